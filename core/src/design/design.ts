@@ -1,0 +1,124 @@
+import type { NumberValue } from "../formula/numbers";
+import type { PlaceValue, StoredFields } from "./field";
+import type { Unit } from "./units";
+
+/** The version written into every design file. */
+export const FORMAT = "twin-petal/1";
+
+/** Parts are shown and made, or only seen on the desk, or only cut, keep and lead. */
+export const ROLES = ["show", "guide", "tool"] as const;
+export type Role = (typeof ROLES)[number];
+
+/** CSS blend modes, under their CSS names. */
+export const BLENDS = [
+  "normal",
+  "multiply",
+  "screen",
+  "overlay",
+  "darken",
+  "lighten",
+  "color-dodge",
+  "color-burn",
+  "hard-light",
+  "soft-light",
+  "difference",
+  "exclusion",
+  "hue",
+  "saturation",
+  "color",
+  "luminosity",
+] as const;
+export type Blend = (typeof BLENDS)[number];
+
+export const CAPS = ["butt", "round", "square"] as const;
+export type Cap = (typeof CAPS)[number];
+export const JOINS = ["miter", "round", "bevel"] as const;
+export type LineJoin = (typeof JOINS)[number];
+
+/** `#RRGGBB`, `#RRGGBBAA` or `palette:name`. */
+export type ColorValue = string;
+
+export interface CycleFill {
+  readonly kind: "cycle";
+  readonly colors: readonly ColorValue[];
+  /** What is counted: "index", "ring", or "rule:N" with N counted from 1. */
+  readonly by: string;
+}
+
+export type FillValue = ColorValue | CycleFill;
+
+export interface LineValue {
+  /** Millimetres in the motif's own size: a smaller copy has a thinner line. */
+  readonly width: NumberValue;
+  readonly paint: FillValue;
+  readonly cap: Cap;
+  readonly join: LineJoin;
+  readonly dash: readonly NumberValue[];
+}
+
+export interface Finish {
+  readonly fill: FillValue | null;
+  readonly line: LineValue | null;
+  readonly opacity: NumberValue;
+  readonly blend: Blend;
+}
+
+export interface Motif extends StoredFields {
+  readonly at?: Partial<PlaceValue>;
+}
+
+export interface Rule extends StoredFields {
+  readonly on: boolean;
+}
+
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly visible: boolean;
+  readonly locked: boolean;
+  readonly role: Role;
+  readonly at: PlaceValue;
+  readonly motif: Motif;
+  readonly rules: readonly Rule[];
+  readonly finish: Finish;
+}
+
+export interface Sheet {
+  readonly width: NumberValue;
+  readonly height: NumberValue;
+  readonly unit: Unit;
+  readonly margin: NumberValue;
+  readonly ground: ColorValue | null;
+}
+
+export interface NamedNumber {
+  readonly name: string;
+  readonly value: NumberValue;
+  readonly min?: number;
+  readonly max?: number;
+  readonly step?: number;
+}
+
+export interface PaletteColor {
+  readonly name: string;
+  readonly color: string;
+}
+
+/** A line or star to draw by; seen on the desk, never made. */
+export type Guide =
+  | { readonly x: NumberValue }
+  | { readonly y: NumberValue }
+  | { readonly star: { readonly points: NumberValue; readonly outer: NumberValue; readonly inner: NumberValue } };
+
+/** A whole design with every default in place, save in motifs and rules, which hold only what differs. */
+export interface Design {
+  readonly format: typeof FORMAT;
+  readonly name: string;
+  readonly notes: string;
+  readonly sheet: Sheet;
+  readonly numbers: readonly NamedNumber[];
+  readonly palette: readonly PaletteColor[];
+  readonly guides: readonly Guide[];
+  /** Bottom first. */
+  readonly parts: readonly Part[];
+}

@@ -1,0 +1,83 @@
+import { ValidationError } from "yup";
+import { resolveNumbers, scopeOf, type NumberToResolve } from "../formula/numbers";
+import { withDefaults, type DesignFile } from "./defaults";
+import { FORMAT, type Design } from "./design";
+import { isNumberValue } from "./field";
+import type { Problem } from "./problem";
+import { resolveDesign } from "./resolve";
+import { designSchema } from "./schema";
+import { isRecord, type SchemaContext } from "./schemaPieces";
+
+/** A design, or everything that is wrong with what was to be one. */
+export type ReadResult =
+  | { readonly design: Design; readonly problems: readonly [] }
+  | { readonly design: null; readonly problems: readonly Problem[] };
+
+/** Reads a design file's text. */
+export function parseDesign(text: string): ReadResult {
+  try {
+    return readDesign(JSON.parse(text));
+  } catch (error) {
+    if (!(error instanceof SyntaxError)) throw error;
+    return refuse([{ path: "", message: `is not a design file: it is no JSON (${error.message})` }]);
+  }
+}
+
+/** Reads a design from plain data: validates it as a whole and puts the defaults in. */
+export function readDesign(data: unknown): ReadResult {
+  if (!isRecord(data) || typeof data.format !== "string" || !data.format.startsWith("twin-petal/")) {
+    return refuse([{ path: "", message: `is not a design file: it does not say "format": "${FORMAT}"` }]);
+  }
+  const numbers = resolveNumbers(readableNumbers(data.numbers));
+  const troubles = [...numbers.problems, ...troublesOf(data, numbers)];
+  if (troubles.length > 0 || !isDesignFile(data, troubles)) return refuse(troubles);
+  const design = withDefaults(data);
+  const { problems } = resolveDesign(design);
+  return problems.length > 0 ? refuse(problems) : { design, problems: [] };
+}
+
+function refuse(problems: readonly Problem[]): ReadResult {
+  return { design: null, problems };
+}
+
+/** The schema has found nothing wrong, so the data is a design file. */
+function isDesignFile(data: unknown, troubles: readonly Problem[]): data is DesignFile {
+  return isRecord(data) && troubles.length === 0;
+}
+
+/** Entries that can be computed at all; the schema tells about the others. */
+function readableNumbers(entries: unknown): NumberToResolve[] {
+  if (!Array.isArray(entries)) return [];
+  return entries.map((entry: unknown, index) => {
+    const name = isRecord(entry) && typeof entry.name === "string" ? entry.name : `#${index}`;
+    const value = isRecord(entry) && isNumberValue(entry.value) ? entry.value : 0;
+    return { name, value };
+  });
+}
+
+function troublesOf(data: unknown, numbers: ReturnType<typeof resolveNumbers>): Problem[] {
+  const entries = isRecord(data) ? readableNumbers(data.numbers) : [];
+  const context: SchemaContext = {
+    scope: scopeOf(numbers.values),
+    brokenNumbers: new Set(entries.map(({ name }) => name).filter((name) => !numbers.values.has(name))),
+    paletteNames: paletteNamesOf(data),
+  };
+  try {
+    designSchema.validateSync(data, { strict: true, abortEarly: false, context });
+    return [];
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return leavesOf(error);
+  }
+}
+
+/** Yup nests the errors of one test that reports several. */
+function leavesOf(error: ValidationError): Problem[] {
+  if (error.inner.length > 0) return error.inner.flatMap(leavesOf);
+  return [{ path: error.path ?? "", message: error.message }];
+}
+
+function paletteNamesOf(data: unknown): Set<string> {
+  const palette = isRecord(data) && Array.isArray(data.palette) ? data.palette : [];
+  return new Set(palette.flatMap((entry: unknown) => (isRecord(entry) ? [String(entry.name)] : [])));
+}

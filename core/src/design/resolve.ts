@@ -1,0 +1,123 @@
+import { resolveNumbers, scopeOf } from "../formula/numbers";
+import { IDENTITY, type Matrix } from "../geometry/matrix";
+import type { PreparedMotif } from "../motif/definition";
+import { motifOf } from "../motif/list";
+import type { ActiveRule } from "../rules/compose";
+import { ruleOf } from "../rules/list";
+import { resolveColor, resolveFinish, type ResolvedFinish } from "../finish/resolveFinish";
+import type { Blend, Design, Guide, Part, Role, Rule } from "./design";
+import { MOST_COPIES } from "./most";
+import { resolvePlace } from "./place";
+import type { Problem } from "./problem";
+import { Resolver } from "./resolver";
+import { GUIDE_PLACE, GUIDE_POINTS, SHEET_MARGIN, SHEET_SIDE } from "./schema";
+
+/** The sheet in millimetres. */
+export interface ResolvedSheet {
+  readonly width: number;
+  readonly height: number;
+  readonly margin: number;
+  /** `#RRGGBB` or `#RRGGBBAA`; null for none. */
+  readonly ground: string | null;
+}
+
+/** A guide with its numbers known: an upright line, a level line, or a star. Millimetres. */
+export type ResolvedGuide =
+  | { readonly kind: "upright"; readonly x: number }
+  | { readonly kind: "level"; readonly y: number }
+  | { readonly kind: "star"; readonly points: number; readonly outer: number; readonly inner: number };
+
+/** A part with every number known, ready to be computed. */
+export interface ResolvedPart {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly visible: boolean;
+  readonly motif: PreparedMotif;
+  /** The motif's own place, before any rule. */
+  readonly motifAt: Matrix;
+  readonly rules: readonly ActiveRule[];
+  /** The whole part's place, after every rule. */
+  readonly at: Matrix;
+  readonly finish: ResolvedFinish;
+  readonly blend: Blend;
+  /** What kept its numbers from being known; such a part cannot be computed. */
+  readonly problems: readonly Problem[];
+}
+
+export interface ResolvedDesign {
+  readonly sheet: ResolvedSheet;
+  readonly guides: readonly ResolvedGuide[];
+  readonly parts: readonly ResolvedPart[];
+  /** The named numbers that have a value. */
+  readonly numbers: ReadonlyMap<string, number>;
+  /** Everything that is wrong, the parts' problems included. */
+  readonly problems: readonly Problem[];
+}
+
+/** Computes every number and formula of a design; what is wrong is told at its path. */
+export function resolveDesign(design: Design): ResolvedDesign {
+  const numbers = resolveNumbers(design.numbers);
+  const resolver = new Resolver(scopeOf(numbers.values));
+  const palette = new Map(design.palette.map(({ name, color }) => [name, color]));
+  const { sheet } = design;
+  const resolvedSheet = {
+    width: resolver.number(sheet.width, SHEET_SIDE, "sheet.width"),
+    height: resolver.number(sheet.height, SHEET_SIDE, "sheet.height"),
+    margin: resolver.number(sheet.margin, SHEET_MARGIN, "sheet.margin"),
+    ground: sheet.ground === null ? null : resolveColor(sheet.ground, palette),
+  };
+  const guides = design.guides.map((guide, index) => resolveGuide(guide, resolver, `guides[${index}]`));
+  const parts = design.parts.map((part, index) =>
+    resolvePart(part, new Resolver(scopeOf(numbers.values)), palette, `parts[${index}]`),
+  );
+  const problems = [...numbers.problems, ...resolver.problems, ...parts.flatMap((part) => part.problems)];
+  return { sheet: resolvedSheet, guides, parts, numbers: numbers.values, problems };
+}
+
+function resolveGuide(guide: Guide, resolver: Resolver, path: string): ResolvedGuide {
+  if ("x" in guide) return { kind: "upright", x: resolver.number(guide.x, GUIDE_PLACE, `${path}.x`) };
+  if ("y" in guide) return { kind: "level", y: resolver.number(guide.y, GUIDE_PLACE, `${path}.y`) };
+  return {
+    kind: "star",
+    points: resolver.number(guide.star.points, GUIDE_POINTS, `${path}.star.points`),
+    outer: resolver.number(guide.star.outer, SHEET_SIDE, `${path}.star.outer`),
+    inner: resolver.number(guide.star.inner, SHEET_SIDE, `${path}.star.inner`),
+  };
+}
+
+function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string, string>, path: string): ResolvedPart {
+  const motif = motifOf(part.motif.kind);
+  if (!motif) throw new Error(`a design with the unknown motif ${part.motif.kind} was let in`);
+  const resolved = {
+    id: part.id,
+    name: part.name,
+    role: part.role,
+    visible: part.visible,
+    motif: motif.prepare(part.motif, resolver, `${path}.motif`),
+    motifAt: part.motif.at ? resolvePlace(part.motif.at, resolver, `${path}.motif.at`) : IDENTITY,
+    rules: resolveRules(part.rules, resolver, `${path}.rules`),
+    at: resolvePlace(part.at, resolver, `${path}.at`),
+    finish: resolveFinish(part.finish, palette, resolver, `${path}.finish`),
+    blend: part.finish.blend,
+    problems: resolver.problems,
+  };
+  checkCopies(resolved.rules, resolver, `${path}.rules`);
+  return resolved;
+}
+
+function resolveRules(rules: readonly Rule[], resolver: Resolver, path: string): ActiveRule[] {
+  return rules.flatMap((rule, number) => {
+    const definition = ruleOf(rule.kind);
+    if (!definition) throw new Error(`a design with the unknown rule ${rule.kind} was let in`);
+    const prepared = definition.prepare(rule, resolver, `${path}[${number}]`);
+    return rule.on ? [{ number, prepared }] : [];
+  });
+}
+
+function checkCopies(rules: readonly ActiveRule[], resolver: Resolver, path: string): void {
+  const copies = rules.reduce((product, { prepared }) => product * prepared.copies, 1);
+  if (copies <= MOST_COPIES) return;
+  const told = copies.toLocaleString("en");
+  resolver.report(path, `make ${told} copies together; a part has at most 200,000: lower a count`);
+}

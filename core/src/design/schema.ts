@@ -1,0 +1,187 @@
+import { array, boolean, lazy, mixed, string, ValidationError, type ISchema } from "yup";
+import { nameTrouble } from "../formula/numbers";
+import { MOTIFS, motifOf } from "../motif/list";
+import { RULES, ruleOf } from "../rules/list";
+import { BLENDS, CAPS, FORMAT, JOINS, ROLES } from "./design";
+import type { FieldTable } from "./field";
+import type { Limits } from "./limits";
+import { LONGEST_NAME, LONGEST_NOTES, MOST_COLORS, MOST_GUIDES, MOST_NUMBERS, MOST_PARTS, MOST_RULES } from "./most";
+import { PLACE_LIMITS } from "./place";
+import { color, exactly, fieldSchema, isRecord, numberValue, plainNumber, words } from "./schemaPieces";
+import { UNITS } from "./units";
+
+export const SHEET_SIDE: Limits = { min: 0.1, max: 100_000, whole: false };
+export const SHEET_MARGIN: Limits = { min: 0, max: 50_000, whole: false };
+export const LINE_WIDTH: Limits = { min: 0, max: 1_000, whole: false };
+export const DASH: Limits = { min: 0, max: 10_000, whole: false };
+export const OPACITY: Limits = { min: 0, max: 1, whole: false };
+export const GUIDE_PLACE: Limits = { min: -10_000, max: 10_000, whole: false };
+export const GUIDE_POINTS: Limits = { min: 2, max: 1_000, whole: true };
+
+/** Every entry's name differs from the others'; each repeated one is an error at its own path. */
+function named(key: "name" | "id") {
+  return function (entries: unknown, test: { path: string; createError(e: object): ValidationError }) {
+    if (!Array.isArray(entries)) return true;
+    const seen = new Set<unknown>();
+    const errors: ValidationError[] = [];
+    entries.forEach((entry: unknown, index) => {
+      const name = isRecord(entry) ? entry[key] : undefined;
+      if (name !== undefined && seen.has(name)) {
+        const path = `${test.path}[${index}].${key}`;
+        errors.push(test.createError({ path, message: `“${String(name)}” is there already; each needs its own` }));
+      }
+      seen.add(name);
+    });
+    return errors.length === 0 || new ValidationError(errors, entries, test.path);
+  };
+}
+
+/** A field this version accepts only at its default, because it cannot compute anything else yet. */
+function onlyDefault(standards: Readonly<Record<string, unknown>>) {
+  return mixed()
+    .nullable()
+    .test("only-default", function (value: unknown) {
+      if (value === undefined || value === null || (Array.isArray(value) && value.length === 0)) return true;
+      const rest = isRecord(value) ? Object.entries(value) : [];
+      const fits =
+        isRecord(value) && rest.every(([key, entry]) => JSON.stringify(entry) === JSON.stringify(standards[key]));
+      return fits || this.createError({ message: "asks for something this version cannot compute; leave it out" });
+    });
+}
+
+function place() {
+  return exactly({
+    x: numberValue(PLACE_LIMITS.x),
+    y: numberValue(PLACE_LIMITS.y),
+    turn: numberValue(PLACE_LIMITS.turn),
+    size: numberValue(PLACE_LIMITS.size),
+  });
+}
+
+/** One of several kinds, each with its own fields. */
+function byKind(
+  kinds: readonly string[],
+  fieldsOf: (kind: string) => FieldTable | undefined,
+  shared: Readonly<Record<string, ISchema<unknown>>>,
+) {
+  return lazy((value: unknown) => {
+    const kind = isRecord(value) ? value.kind : undefined;
+    const fields = typeof kind === "string" ? fieldsOf(kind) : undefined;
+    const kindOnly = { kind: string().required().oneOf(kinds) };
+    if (!fields) return mixed().test("kind", kindTest(kinds));
+    const own = Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, fieldSchema(field)]));
+    return exactly({ ...kindOnly, ...shared, ...own });
+  });
+}
+
+function kindTest(kinds: readonly string[]) {
+  return function (this: { path: string; createError(e: object): ValidationError }, value: unknown) {
+    if (!isRecord(value)) return this.createError({ message: `must be an object with a kind: ${kinds.join(", ")}` });
+    const message = `must be one of ${kinds.join(", ")}`;
+    return this.createError({ path: `${this.path}.kind`, message });
+  };
+}
+
+function fill() {
+  return lazy((value: unknown) =>
+    isRecord(value)
+      ? exactly({
+          kind: string().required().oneOf(["cycle"]),
+          colors: array(color().required()).min(1).max(100).required(),
+          by: string().matches(/^(index|ring|rule:[1-9]\d?)$/, "must be index, ring or rule:N, rules counted from 1"),
+        })
+      : color().nullable(),
+  );
+}
+
+const line = exactly({
+  width: numberValue(LINE_WIDTH),
+  paint: fill(),
+  cap: string().oneOf(CAPS),
+  join: string().oneOf(JOINS),
+  dash: array(numberValue(DASH).required()).max(20),
+})
+  .nullable()
+  .default(undefined);
+
+const finish = exactly({ fill: fill(), line, opacity: numberValue(OPACITY), blend: string().oneOf(BLENDS) });
+
+const part = exactly({
+  id: string()
+    .required()
+    .matches(/^[a-z0-9-]{1,40}$/, "must be 1 to 40 of a–z, 0–9 and -"),
+  name: words(LONGEST_NAME),
+  visible: boolean(),
+  locked: boolean(),
+  role: string().oneOf(ROLES),
+  at: place().default(undefined),
+  motif: byKind(
+    MOTIFS.map(({ kind }) => kind),
+    (kind) => motifOf(kind)?.fields,
+    { at: place().default(undefined) },
+  ),
+  cutouts: onlyDefault({}),
+  rules: array(
+    byKind(
+      RULES.map(({ kind }) => kind),
+      (kind) => ruleOf(kind)?.fields,
+      { on: boolean() },
+    ),
+  ).max(MOST_RULES),
+  join: onlyDefault({ mode: "apart", cutBy: [], inside: null, trimToWedge: false, dropDoubled: false }),
+  finish: finish.default(undefined),
+  solid: onlyDefault({}),
+});
+
+const numberName = string()
+  .required()
+  .test("number-name", function (name) {
+    const trouble = nameTrouble(name);
+    return trouble === null || this.createError({ message: trouble });
+  });
+
+const namedNumber = exactly({
+  name: numberName,
+  value: mixed().test("kind", "must be a finite number or a formula", (value: unknown) => {
+    return typeof value === "string" || (typeof value === "number" && Number.isFinite(value));
+  }),
+  min: plainNumber(),
+  max: plainNumber(),
+  step: plainNumber(),
+});
+
+const paletteColor = exactly({
+  name: string()
+    .required()
+    .matches(/^[^\s:][^:]{0,39}$/, "must be 1 to 40 characters without a colon"),
+  color: color()
+    .required()
+    .test("own", "must be #RRGGBB or #RRGGBBAA", (value) => !String(value).startsWith("palette:")),
+});
+
+const guide = lazy((value: unknown) => {
+  if (isRecord(value) && "star" in value) {
+    const radius = numberValue(SHEET_SIDE).required();
+    return exactly({ star: exactly({ points: numberValue(GUIDE_POINTS).required(), outer: radius, inner: radius }) });
+  }
+  const key = isRecord(value) && "y" in value ? "y" : "x";
+  return exactly({ [key]: numberValue(GUIDE_PLACE).required() });
+});
+
+/** The design file, version 1. Validate strictly, with a SchemaContext. */
+export const designSchema = exactly({
+  format: string().required().oneOf([FORMAT]),
+  name: words(LONGEST_NAME),
+  notes: words(LONGEST_NOTES),
+  sheet: exactly({
+    width: numberValue(SHEET_SIDE),
+    height: numberValue(SHEET_SIDE),
+    unit: string().oneOf(UNITS),
+    margin: numberValue(SHEET_MARGIN),
+    ground: color().nullable(),
+  }).default(undefined),
+  numbers: array(namedNumber).max(MOST_NUMBERS).test("names", named("name")),
+  palette: array(paletteColor).max(MOST_COLORS).test("names", named("name")),
+  guides: array(guide).max(MOST_GUIDES),
+  parts: array(part).max(MOST_PARTS).test("ids", named("id")),
+});

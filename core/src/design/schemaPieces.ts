@@ -1,0 +1,124 @@
+import "./yupWords";
+import {
+  boolean,
+  lazy,
+  mixed,
+  object,
+  string,
+  ValidationError,
+  type ISchema,
+  type ObjectShape,
+  type TestContext,
+} from "yup";
+import { compileFormula, type Scope } from "../formula/compile";
+import { FormulaError } from "../formula/formulaError";
+import type { NumberValue } from "../formula/numbers";
+import { colorTrouble } from "./colors";
+import { BOX_SHARE_LIMITS, isNumberValue, PIVOT_LIMITS, type Field } from "./field";
+import { valueOf, type Limits } from "./limits";
+
+/** What the tests of a schema are told about the design they stand in. */
+export interface SchemaContext {
+  readonly scope: Scope;
+  /** Named numbers that have no value; formulas that use one are not reported a second time. */
+  readonly brokenNumbers: ReadonlySet<string>;
+  readonly paletteNames: ReadonlySet<string>;
+}
+
+function isContext(value: unknown): value is SchemaContext {
+  return typeof value === "object" && value !== null && "scope" in value && "brokenNumbers" in value;
+}
+
+export function contextOf(test: TestContext): SchemaContext {
+  if (!isContext(test.options.context)) throw new Error("a design is validated with its context");
+  return test.options.context;
+}
+
+export function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === "object" && value !== null && !Array.isArray(value);
+}
+
+/** An object with these fields and no others; each unknown one is an error at its own path. */
+export function exactly(shape: ObjectShape) {
+  return object(shape).test("known", function (value: unknown) {
+    const unknown = isRecord(value) ? Object.keys(value).filter((key) => !Object.hasOwn(shape, key)) : [];
+    if (unknown.length === 0) return true;
+    const known = Object.keys(shape).join(", ");
+    const errors = unknown.map((key) =>
+      this.createError({
+        path: this.path ? `${this.path}.${key}` : key,
+        message: `is not a field here; known are ${known}`,
+      }),
+    );
+    return new ValidationError(errors, value, this.path);
+  });
+}
+
+function usesBrokenNumber(stored: NumberValue, broken: ReadonlySet<string>): boolean {
+  if (typeof stored === "number") return false;
+  try {
+    return compileFormula(stored).names.some((name) => broken.has(name));
+  } catch (error) {
+    if (error instanceof FormulaError) return false;
+    throw error;
+  }
+}
+
+export function numberValue(limits: Limits) {
+  return mixed<NumberValue>().test("number", function (value: unknown) {
+    if (value === undefined) return true;
+    if (!isNumberValue(value)) return this.createError({ message: "must be a number or a formula" });
+    const { scope, brokenNumbers } = contextOf(this);
+    if (usesBrokenNumber(value, brokenNumbers)) return true;
+    const outcome = valueOf(value, limits, scope);
+    return "value" in outcome || this.createError({ message: outcome.trouble });
+  });
+}
+
+/** A plain number, where a formula makes no sense. */
+export function plainNumber() {
+  return mixed<number>().test(
+    "plain",
+    "must be a finite number",
+    (value) => value === undefined || (typeof value === "number" && Number.isFinite(value)),
+  );
+}
+
+export function words(most: number) {
+  return string().max(most);
+}
+
+export function color() {
+  return mixed<string>().test("color", function (value: unknown) {
+    if (value === undefined || value === null) return true;
+    const trouble =
+      typeof value === "string" ? colorTrouble(value, contextOf(this).paletteNames) : "must be a colour as text";
+    return trouble === null || this.createError({ message: trouble });
+  });
+}
+
+function pairOf(limits: Limits) {
+  return exactly({ x: numberValue(limits).required(), y: numberValue(limits).required() });
+}
+
+export function fieldSchema(field: Field): ISchema<unknown> {
+  switch (field.type) {
+    case "number":
+    case "following":
+      return numberValue(field);
+    case "pair":
+      return lazy((value: unknown) =>
+        isRecord(value) || !field.single ? pairOf(field).default(undefined).optional() : numberValue(field),
+      );
+    case "choice":
+      return string().oneOf(field.choices);
+    case "toggle":
+      return boolean();
+    case "pivot":
+      return lazy((value: unknown) =>
+        (isRecord(value) && "box" in value ? exactly({ box: pairOf(BOX_SHARE_LIMITS) }) : pairOf(PIVOT_LIMITS))
+          .default(undefined)
+          .optional(),
+      );
+  }
+}

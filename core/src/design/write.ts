@@ -1,0 +1,78 @@
+import { motifOf } from "../motif/list";
+import { ruleOf } from "../rules/list";
+import {
+  differing,
+  emptyDesign,
+  FINISH_DEFAULT,
+  LINE_DEFAULT,
+  newPart,
+  SHEET_DEFAULT,
+  withoutFieldDefaults,
+} from "./defaults";
+import type { Design, Finish, Motif, Part, Rule } from "./design";
+import { PLACE_DEFAULT } from "./place";
+
+type Json = Readonly<Record<string, unknown>>;
+
+/** The design as plain data with every default left out: what is stored, sent and embedded. */
+export function toFile(design: Design): Json {
+  const { format, sheet, parts, ...rest } = design;
+  const standard = emptyDesign("");
+  return {
+    format,
+    ...differing(rest, standard),
+    ...some("sheet", differing(sheet, SHEET_DEFAULT)),
+    ...(parts.length > 0 && { parts: parts.map(partToFile) }),
+  };
+}
+
+/** The design file's text: UTF-8 JSON, two spaces in, the same bytes for the same design. */
+export function writeDesign(design: Design): string {
+  return `${JSON.stringify(toFile(design), null, 2)}\n`;
+}
+
+function partToFile(part: Part): Json {
+  const { id, motif, at, rules, finish, ...rest } = part;
+  return {
+    id,
+    ...differing(rest, newPart(id, id, motif)),
+    ...some("at", differing(at, PLACE_DEFAULT)),
+    motif: motifToFile(motif),
+    ...(rules.length > 0 && { rules: rules.map(ruleToFile) }),
+    ...some("finish", finishToFile(finish)),
+  };
+}
+
+function motifToFile(motif: Motif): Json {
+  const { at, ...kept } = withoutFieldDefaults(motif, motifOf(motif.kind)?.fields);
+  return { ...kept, ...some("at", differing(at ?? {}, PLACE_DEFAULT)) };
+}
+
+function ruleToFile(rule: Rule): Json {
+  const { on, ...kept } = withoutFieldDefaults(rule, ruleOf(rule.kind)?.fields);
+  return { ...kept, ...(!on && { on }) };
+}
+
+function finishToFile(finish: Finish): Json {
+  const { line, fill, ...rest } = differing(finish, FINISH_DEFAULT);
+  return {
+    ...(fill !== undefined && { fill: fillToFile(fill) }),
+    ...rest,
+    ...(finish.line && line !== undefined && { line: lineToFile(finish.line) }),
+  };
+}
+
+function lineToFile(line: NonNullable<Finish["line"]>): Json {
+  const { paint, ...rest } = differing(line, LINE_DEFAULT);
+  return { ...rest, ...(paint !== undefined && { paint: fillToFile(paint) }) };
+}
+
+function fillToFile(fill: unknown): unknown {
+  if (typeof fill !== "object" || fill === null || !("by" in fill) || fill.by !== "index") return fill;
+  const { by, ...rest } = fill;
+  return rest;
+}
+
+function some(key: string, content: Json): Json {
+  return Object.keys(content).length > 0 ? { [key]: content } : {};
+}

@@ -1,0 +1,63 @@
+import { paletteNameOf } from "../design/colors";
+import type { Cap, ColorValue, FillValue, Finish, LineJoin, LineValue } from "../design/design";
+import type { Resolver } from "../design/resolver";
+import { DASH, LINE_WIDTH, OPACITY } from "../design/schema";
+import type { Paint } from "./paint";
+
+export interface ResolvedLine {
+  /** Millimetres in the motif's own size. */
+  readonly width: number;
+  readonly paint: Paint;
+  readonly cap: Cap;
+  readonly join: LineJoin;
+  /** Millimetres, drawn and left out in turn. */
+  readonly dash: readonly number[];
+}
+
+/** How copies are painted, with every number and palette colour known. */
+export interface ResolvedFinish {
+  readonly fill: Paint | null;
+  readonly line: ResolvedLine | null;
+  /** 0…1, of every copy. */
+  readonly opacity: number;
+}
+
+export function resolveFinish(
+  finish: Finish,
+  palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
+): ResolvedFinish {
+  const paint = (fill: FillValue) => resolvePaint(fill, palette);
+  return {
+    fill: finish.fill === null ? null : paint(finish.fill),
+    line: finish.line && resolveLine(finish.line, paint, resolver, `${path}.line`),
+    opacity: resolver.number(finish.opacity, OPACITY, `${path}.opacity`),
+  };
+}
+
+function resolveLine(
+  line: LineValue,
+  paint: (fill: FillValue) => Paint,
+  resolver: Resolver,
+  path: string,
+): ResolvedLine {
+  return {
+    width: resolver.number(line.width, LINE_WIDTH, `${path}.width`),
+    paint: paint(line.paint),
+    cap: line.cap,
+    join: line.join,
+    dash: line.dash.map((length, index) => resolver.number(length, DASH, `${path}.dash[${index}]`)),
+  };
+}
+
+function resolvePaint(fill: FillValue, palette: ReadonlyMap<string, string>): Paint {
+  if (typeof fill === "string") return { kind: "flat", color: resolveColor(fill, palette) };
+  return { kind: "cycle", colors: fill.colors.map((color) => resolveColor(color, palette)), by: fill.by };
+}
+
+/** A colour as `#RRGGBB` or `#RRGGBBAA`. A palette name that has gone is black, which shows. */
+export function resolveColor(color: ColorValue, palette: ReadonlyMap<string, string>): string {
+  const name = paletteNameOf(color);
+  return name === null ? color : (palette.get(name) ?? "#000000");
+}

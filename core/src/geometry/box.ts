@@ -1,0 +1,38 @@
+import type { Point } from "./point";
+
+/** An upright rectangle in millimetres. */
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+/** The box around nothing: joining it to any box gives that box. */
+export const EMPTY_BOX: Box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
+
+export function isEmpty(box: Box): boolean {
+  return box.left > box.right || box.top > box.bottom;
+}
+
+export function joinBoxes(a: Box, b: Box): Box {
+  return {
+    left: Math.min(a.left, b.left),
+    top: Math.min(a.top, b.top),
+    right: Math.max(a.right, b.right),
+    bottom: Math.max(a.bottom, b.bottom),
+  };
+}
+
+export function growBox(box: Box, by: number): Box {
+  return { left: box.left - by, top: box.top - by, right: box.right + by, bottom: box.bottom + by };
+}
+
+/** The point at shares (0…1) across and down a box; the origin when the box is empty. */
+export function placeInBox(box: Box, share: Point): Point {
+  if (isEmpty(box)) return { x: 0, y: 0 };
+  return {
+    x: box.left + (box.right - box.left) * share.x,
+    y: box.top + (box.bottom - box.top) * share.y,
+  };
+}

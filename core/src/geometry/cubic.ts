@@ -1,0 +1,83 @@
+import type { Point } from "./point";
+
+/** One cubic Bézier segment: start, two handles (absolute), end. Millimetres. */
+export type Cubic = readonly [start: Point, leave: Point, arrive: Point, end: Point];
+
+/** A straight segment: its handles rest on its ends. */
+export function straight(start: Point, end: Point): Cubic {
+  return [start, start, end, end];
+}
+
+export function isStraight([start, leave, arrive, end]: Cubic): boolean {
+  return leave.x === start.x && leave.y === start.y && arrive.x === end.x && arrive.y === end.y;
+}
+
+function coordinateAt(p0: number, p1: number, p2: number, p3: number, t: number): number {
+  const s = 1 - t;
+  return s * s * s * p0 + 3 * s * s * t * p1 + 3 * s * t * t * p2 + t * t * t * p3;
+}
+
+/** The point at parameter t (0…1). */
+export function pointAt([p0, p1, p2, p3]: Cubic, t: number): Point {
+  return {
+    x: coordinateAt(p0.x, p1.x, p2.x, p3.x, t),
+    y: coordinateAt(p0.y, p1.y, p2.y, p3.y, t),
+  };
+}
+
+/** The direction of travel at parameter t, as a unit vector; falls back on the chord where it vanishes. */
+export function tangentAt(cubic: Cubic, t: number): Point {
+  const [p0, p1, p2, p3] = cubic;
+  const s = 1 - t;
+  const slope = (a: number, b: number, c: number, d: number) => s * s * (b - a) + 2 * s * t * (c - b) + t * t * (d - c);
+  const x = slope(p0.x, p1.x, p2.x, p3.x);
+  const y = slope(p0.y, p1.y, p2.y, p3.y);
+  const length = Math.hypot(x, y);
+  if (length > 1e-12) return { x: x / length, y: y / length };
+  const chord = Math.hypot(p3.x - p0.x, p3.y - p0.y);
+  return chord === 0 ? { x: 0, y: 0 } : { x: (p3.x - p0.x) / chord, y: (p3.y - p0.y) / chord };
+}
+
+/** The piece between two parameters, exact (blossoming: de Casteljau with mixed parameters). */
+export function pieceOf(cubic: Cubic, from: number, to: number): Cubic {
+  if (isStraight(cubic)) return straight(pointAt(cubic, from), pointAt(cubic, to));
+  const blossom = (u: number, v: number, w: number): Point => {
+    const mix = (a: Point, b: Point, t: number): Point => ({
+      x: a.x + (b.x - a.x) * t,
+      y: a.y + (b.y - a.y) * t,
+    });
+    const [p0, p1, p2, p3] = cubic;
+    const a = mix(p0, p1, u);
+    const b = mix(p1, p2, u);
+    const c = mix(p2, p3, u);
+    return mix(mix(a, b, v), mix(b, c, v), w);
+  };
+  return [blossom(from, from, from), blossom(from, from, to), blossom(from, to, to), blossom(to, to, to)];
+}
+
+/**
+ * Parameters in (0, 1) where one coordinate turns back: roots of the derivative, a quadratic,
+ * solved in the form that loses no digits when its leading term is small.
+ */
+export function turningPoints(p0: number, p1: number, p2: number, p3: number): number[] {
+  const a = p3 - 3 * p2 + 3 * p1 - p0;
+  const b = 2 * (p2 - 2 * p1 + p0);
+  const c = p1 - p0;
+  const discriminant = b * b - 4 * a * c;
+  if (discriminant < 0) return [];
+  const q = -(b + (b < 0 ? -1 : 1) * Math.sqrt(discriminant)) / 2;
+  return [q / a, c / q].filter((t) => t > 0 && t < 1);
+}
+
+/** Least and greatest value of one coordinate along the segment. */
+export function extentOf(p0: number, p1: number, p2: number, p3: number): [least: number, greatest: number] {
+  let least = Math.min(p0, p3);
+  let greatest = Math.max(p0, p3);
+  if (Math.min(p1, p2) >= least && Math.max(p1, p2) <= greatest) return [least, greatest];
+  for (const t of turningPoints(p0, p1, p2, p3)) {
+    const value = coordinateAt(p0, p1, p2, p3, t);
+    least = Math.min(least, value);
+    greatest = Math.max(greatest, value);
+  }
+  return [least, greatest];
+}

@@ -1,0 +1,30 @@
+import { cosDegrees, normaliseDegrees, sinDegrees, toDegrees } from "./angle";
+
+/** A place on the sheet or in a motif's own space: millimetres, x to the right, y down. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+export const ORIGIN: Point = { x: 0, y: 0 };
+
+/** The point at a distance from a centre in a direction: 0° is up, angles run clockwise. */
+export function polar(radius: number, degrees: number, centre: Point = ORIGIN): Point {
+  return {
+    x: centre.x + radius * sinDegrees(degrees),
+    y: centre.y - radius * cosDegrees(degrees),
+  };
+}
+
+export function distance(a: Point, b: Point): number {
+  return Math.hypot(a.x - b.x, a.y - b.y);
+}
+
+/** The direction from one point to another in degrees, 0° up, clockwise, in [0, 360). */
+export function directionOf(from: Point, to: Point): number {
+  return normaliseDegrees(toDegrees(Math.atan2(to.x - from.x, from.y - to.y)));
+}
+
+export function between(a: Point, b: Point, t: number): Point {
+  return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
+}

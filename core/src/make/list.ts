@@ -1,0 +1,33 @@
+import { resolveDesign } from "../design/resolve";
+import type { Design } from "../design/design";
+import { writeDesign } from "../design/write";
+import type { Format } from "./format";
+import { makePng, MOST_PIXELS, pixelsOf } from "./png";
+import { makeSceneJson } from "./sceneJson";
+import { makeSvg } from "./svg";
+
+/** Every format a design can be made into, in the order they are offered. */
+export const FORMATS: readonly Format[] = [
+  { extension: "svg", mediaType: "image/svg+xml", make: makeSvg },
+  {
+    extension: "png",
+    mediaType: "image/png",
+    refuses: (design, { dpi }) => pixelTrouble(design, dpi),
+    make: (design, { dpi }) => makePng(design, pixelsOf(resolveDesign(design).sheet.width, dpi)),
+  },
+  { extension: "petal.json", mediaType: "application/vnd.twin-petal+json", make: writeDesign },
+  { extension: "scene.json", mediaType: "application/json", make: makeSceneJson },
+];
+
+function pixelTrouble(design: Design, dpi: number): string | null {
+  const { width, height } = resolveDesign(design).sheet;
+  const pixels = pixelsOf(Math.max(width, height), dpi);
+  if (pixels <= MOST_PIXELS) return null;
+  const most = Math.floor((MOST_PIXELS / pixels) * dpi);
+  return `at ${dpi} dpi the picture would be ${pixels} pixels long; at most ${MOST_PIXELS} can be made: use ${most} dpi or less`;
+}
+
+/** The format of a file name's or an `as`'s ending; undefined when there is none. */
+export function formatOf(name: string): Format | undefined {
+  return FORMATS.find(({ extension }) => name === extension || name.endsWith(`.${extension}`));
+}

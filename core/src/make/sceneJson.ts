@@ -1,0 +1,21 @@
+import type { Design } from "../design/design";
+import { boxOfGeometry } from "../scene/boxOfGeometry";
+import { madeParts } from "../scene/made";
+import { buildScene } from "../scene/sceneBuilder";
+import { matrixAt } from "../rules/placements";
+
+/** The computed scene as JSON: for each part its copies' matrices in order, and the box of them all. */
+export function makeSceneJson(design: Design): string {
+  const scene = buildScene(design);
+  const parts = madeParts(scene).map(({ id, geometry }) => {
+    const { count, matrices } = geometry.placements;
+    const { left, top, right, bottom } = boxOfGeometry(geometry);
+    return {
+      id,
+      motifs: count,
+      copies: Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)),
+      box: { left, top, right, bottom },
+    };
+  });
+  return `${JSON.stringify({ sheet: scene.sheet, parts })}\n`;
+}

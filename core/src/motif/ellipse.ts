@@ -1,0 +1,38 @@
+import { choice, extent } from "../design/field";
+import { circleSegments } from "../geometry/arc";
+import type { Cubic } from "../geometry/cubic";
+import { scaling } from "../geometry/matrix";
+import { subpathOf, transformPath } from "../geometry/path";
+import { defineMotif } from "./definition";
+import { QUARTER_HANDLE } from "./quarterHandle";
+
+export const ellipse = defineMotif({
+  kind: "ellipse",
+  fields: {
+    rx: extent(8),
+    ry: extent(20),
+    /** Pointed ends are those at the top and the bottom. */
+    ends: choice(["round", "pointed"], "round"),
+  },
+  outline({ rx, ry, ends }) {
+    if (ends === "pointed") return [subpathOf(pointedEllipse(rx, ry), true)];
+    return transformPath([subpathOf(circleSegments(1), true)], scaling(rx, ry));
+  },
+});
+
+/** Four quarters whose handles at the top and the bottom are drawn in. */
+function pointedEllipse(rx: number, ry: number): Cubic[] {
+  const reach = ry * QUARTER_HANDLE;
+  const [top, right, bottom, left] = [
+    { x: 0, y: -ry },
+    { x: rx, y: 0 },
+    { x: 0, y: ry },
+    { x: -rx, y: 0 },
+  ];
+  return [
+    [top, top, { x: rx, y: -reach }, right],
+    [right, { x: rx, y: reach }, bottom, bottom],
+    [bottom, bottom, { x: -rx, y: reach }, left],
+    [left, { x: -rx, y: -reach }, top, top],
+  ];
+}

@@ -1,0 +1,16 @@
+import { extent } from "../design/field";
+import { circleSegments } from "../geometry/arc";
+import { reversePath, subpathOf } from "../geometry/path";
+import { defineMotif } from "./definition";
+
+/** A disc with a round hole: the inner circle runs the other way. */
+export const ring = defineMotif({
+  kind: "ring",
+  fields: { outer: extent(20), inner: extent(12) },
+  outline: ({ outer, inner }) => [
+    subpathOf(circleSegments(outer), true),
+    ...reversePath([subpathOf(circleSegments(inner), true)]),
+  ],
+  conflicts: ({ outer, inner }) =>
+    inner < outer ? [] : [{ path: "inner", message: `must be less than outer, which is ${outer}` }],
+});

@@ -1,0 +1,15 @@
+import type { RuleDefinition } from "./definition";
+import { reflect } from "./reflect";
+import { ring } from "./ring";
+import { step } from "./step";
+import { turn } from "./turn";
+
+/** Every kind of rule, in the order they are offered. */
+export const RULES: readonly RuleDefinition[] = [turn, reflect, step, ring];
+
+const byKind = new Map(RULES.map((definition) => [definition.kind, definition]));
+
+/** The definition of a kind; undefined for a kind there is none of. */
+export function ruleOf(kind: string): RuleDefinition | undefined {
+  return byKind.get(kind);
+}

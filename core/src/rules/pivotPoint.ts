@@ -1,0 +1,9 @@
+import type { Pivot } from "../design/field";
+import { placeInBox } from "../geometry/box";
+import type { Point } from "../geometry/point";
+import type { Group } from "./definition";
+
+/** The point a pivot stands for: given outright, or by shares of the group's box. Millimetres. */
+export function pivotPoint(pivot: Pivot, group: Group): Point {
+  return "point" in pivot ? pivot.point : placeInBox(group.box(), pivot.share);
+}

@@ -1,0 +1,62 @@
+import type { Matrix } from "../geometry/matrix";
+
+/** Numbers one placement takes in the flat array of matrices. */
+export const MATRIX_STRIDE = 6;
+
+/** How often one rule repeats, and how many copies the rules before it had made. */
+export interface RuleSpan {
+  /** The rule's number in the part, which counts rules that are switched off too. */
+  readonly number: number;
+  readonly copies: number;
+  readonly groupSize: number;
+  /** For rules that lay several rings: the ring each of its copies is on. */
+  readonly rings: Uint32Array | null;
+}
+
+/**
+ * Where every copy of a motif stands, as flat arrays: cheap to compute, to hand to a worker, to draw.
+ * Copies are in the order of the rules, all of copy 0 of the last rule first.
+ */
+export interface Placements {
+  readonly count: number;
+  /** Six numbers a copy, as in SVG: a b c d e f. Millimetres. */
+  readonly matrices: Float64Array;
+  /** Height above the bed in millimetres; null when every copy lies on it. */
+  readonly rise: Float64Array | null;
+  /** Scale of height; null when it is 1 for every copy. */
+  readonly zScale: Float64Array | null;
+  /** One a rule, in order. */
+  readonly spans: readonly RuleSpan[];
+  /** For each copy its number in the full product, where copies that would have doubled were left out; else null. */
+  readonly slots: Uint32Array | null;
+}
+
+/** The one placement before any rule. */
+export function sourcePlacement(matrix: Matrix): Placements {
+  return { count: 1, matrices: Float64Array.from(matrix), rise: null, zScale: null, spans: [], slots: null };
+}
+
+/** The matrix of one copy. */
+export function matrixAt(matrices: Float64Array, index: number): Matrix {
+  const at = index * MATRIX_STRIDE;
+  return [
+    matrices[at] ?? 1,
+    matrices[at + 1] ?? 0,
+    matrices[at + 2] ?? 0,
+    matrices[at + 3] ?? 1,
+    matrices[at + 4] ?? 0,
+    matrices[at + 5] ?? 0,
+  ];
+}
+
+/** A copy's number under one rule: 0 for the rule's first copy. */
+export function indexUnder(placements: Placements, rule: number, copy: number): number {
+  const span = placements.spans[rule];
+  if (!span) return 0;
+  return Math.floor((placements.slots?.[copy] ?? copy) / span.groupSize) % span.copies;
+}
+
+/** The number of the ring a copy stands on under one rule; 0 where the rule lays no rings. */
+export function ringUnder(placements: Placements, rule: number, copy: number): number {
+  return placements.spans[rule]?.rings?.[indexUnder(placements, rule, copy)] ?? 0;
+}

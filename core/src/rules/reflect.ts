@@ -1,0 +1,41 @@
+import { number, pair, toggle } from "../design/field";
+import { apply, IDENTITY, invert, multiply, reflection, sizeOf, translation, type Matrix } from "../geometry/matrix";
+import { polar } from "../geometry/point";
+import type { SymmetryProbe } from "../geometry/symmetry";
+import { TOLERANCE } from "../geometry/tolerance";
+import { defineRule } from "./definition";
+import { packMatrices } from "./pack";
+
+/** The group and its mirror image across a line, slid along the line when there is a glide. */
+export const reflect = defineRule({
+  kind: "reflect",
+  fields: {
+    /** Direction of the line: 0° is upright. */
+    angle: number("angle", 0),
+    through: pair("length", { x: 0, y: 0 }, { single: false }),
+    /** Whether the group itself stays beside its image. */
+    keep: toggle(true),
+    /** How far the image slides along the line, in its direction. */
+    glide: number("length", 0),
+  },
+  copies: ({ keep }) => (keep ? 2 : 1),
+  transforms({ angle, through, keep, glide }, group) {
+    const slide = polar(glide, angle);
+    const mirror = multiply(translation(slide.x, slide.y), reflection(angle, through));
+    const all = keep ? [IDENTITY, mirror] : [mirror];
+    return {
+      matrices: packMatrices(all.length, (j) => all[j] ?? IDENTITY),
+      omits: (j, copy) => keep && j === 1 && liesOnMirror(copy, mirror, group.symmetry()),
+    };
+  },
+  marks: ({ angle, through }) => [{ kind: "mirror", through, angle }],
+});
+
+/** Whether a copy is its own mirror image, within tolerance. */
+function liesOnMirror(copy: Matrix, mirror: Matrix, symmetry: SymmetryProbe): boolean {
+  const centre = apply(copy, symmetry.centre);
+  const image = apply(mirror, centre);
+  if (Math.hypot(image.x - centre.x, image.y - centre.y) > TOLERANCE * Math.max(1, sizeOf(copy))) return false;
+  const back = invert(copy);
+  return back !== null && symmetry.isSymmetry(multiply(back, multiply(mirror, copy)));
+}

@@ -1,0 +1,156 @@
+import { choice, number, pair } from "../design/field";
+import type { Problem } from "../design/problem";
+import { FULL_TURN } from "../geometry/angle";
+import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseRadii } from "../geometry/ellipse";
+import { multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
+import { polar, type Point } from "../geometry/point";
+import { defineRule, type SpanReport } from "./definition";
+import { MATRIX_STRIDE } from "./placements";
+
+const FACES = ["out", "in", "along", "fixed"] as const;
+type Face = (typeof FACES)[number];
+
+interface RingValues {
+  readonly count: number;
+  readonly radius: Point;
+  readonly start: number;
+  readonly arc: number;
+  readonly face: Face;
+  readonly own: number;
+  readonly rings: number;
+  readonly gap: number;
+  readonly growth: number;
+  readonly stagger: number;
+  readonly flipEvery: number;
+  readonly spacing: "length" | "angle";
+}
+
+/** Copies on circles or ellipses about the origin. */
+export const ring = defineRule<RingValues>({
+  kind: "ring",
+  fields: {
+    count: number("count", 12),
+    radius: pair("length", { x: 50, y: 50 }, { single: true, min: 0.001 }),
+    /** Direction of the first copy, degrees. */
+    start: number("angle", 0),
+    /** A full circle is closed: its last copy stands one spacing before its first. */
+    arc: number("angle", FULL_TURN, { min: -FULL_TURN, max: FULL_TURN }),
+    face: choice(FACES, "out"),
+    /** A turn of each copy about its own foot. */
+    own: number("angle", 0),
+    rings: number("count", 1, { max: 1_000 }),
+    /** From ring to ring. */
+    gap: number("length", 20),
+    /** How many copies each ring has more than the one before. */
+    growth: number("count", 0, { min: -10_000, max: 10_000 }),
+    /** How far each ring is turned against the one before, in shares of its own spacing. */
+    stagger: number("factor", 0, { min: -1, max: 1, step: 0.05 }),
+    /** Every k-th copy is mirrored; 0 mirrors none. */
+    flipEvery: number("count", 0, { min: 0 }),
+    /** On an ellipse: evenly by its length, or by the angle seen from its centre. */
+    spacing: choice(["length", "angle"], "length"),
+  },
+  copies: (values) => ringCounts(values).reduce((sum, count) => sum + count, 0),
+  transforms(values) {
+    const counts = ringCounts(values);
+    const total = counts.reduce((sum, count) => sum + count, 0);
+    const matrices = new Float64Array(total * MATRIX_STRIDE);
+    const rings = new Uint32Array(total);
+    let copy = 0;
+    counts.forEach((count, ring) => {
+      const place = placerOf(values, ring, count);
+      for (let j = 0; j < count; j++, copy++) {
+        matrices.set(place(j, isFlipped(copy, values.flipEvery)), copy * MATRIX_STRIDE);
+        rings[copy] = ring;
+      }
+    });
+    return { matrices, rings };
+  },
+  marks: ({ radius, start }) => [{ kind: "radius", field: "radius", radii: radius, start }],
+  span: ({ count, arc }) => ringSpan(count, arc),
+  conflicts(values) {
+    const problems: Problem[] = [];
+    const steps = values.rings - 1;
+    const radius = Math.min(values.radius.x, values.radius.y);
+    if (radius + steps * values.gap <= 0) {
+      const message = `takes ring ${values.rings} past the centre; it must be more than ${-radius / steps}`;
+      problems.push({ path: "gap", message });
+    }
+    const last = values.count + steps * values.growth;
+    if (last < 1) {
+      problems.push({
+        path: "growth",
+        message: `leaves ring ${values.rings} with ${last} copies; it needs at least 1`,
+      });
+    }
+    return problems;
+  },
+});
+
+function ringCounts({ count, rings, growth }: RingValues): number[] {
+  return Array.from({ length: rings }, (_, ring) => Math.max(0, count + ring * growth));
+}
+
+function isFlipped(copy: number, every: number): boolean {
+  return every > 0 && (copy + 1) % every === 0;
+}
+
+/** Degrees from copy to copy: a closed circle divides by the count, an open arc by one less. */
+export function ringSpacing(count: number, arc: number): number {
+  if (Math.abs(arc) === FULL_TURN) return arc / count;
+  return count > 1 ? arc / (count - 1) : 0;
+}
+
+function ringSpan(count: number, arc: number): SpanReport {
+  return { count, spacing: ringSpacing(count, arc), span: Math.abs(arc), short: FULL_TURN - Math.abs(arc) };
+}
+
+/** A function from a copy's number on one ring to its matrix. */
+function placerOf(values: RingValues, ring: number, count: number): (j: number, flipped: boolean) => Matrix {
+  const radii = { x: values.radius.x + ring * values.gap, y: values.radius.y + ring * values.gap };
+  const spacing = ringSpacing(count, values.arc);
+  const start = values.start + ring * values.stagger * spacing;
+  const stand = radii.x === radii.y ? onCircle(radii.x, start, spacing) : onEllipse(values, radii, start, spacing);
+  return (j, flipped) => {
+    const { foot, outward } = stand(j);
+    const facing = rotation(facingOf(values.face, outward) + values.own);
+    const placed = multiply(translation(foot.x, foot.y), facing);
+    return flipped ? multiply(placed, scaling(-1, 1)) : placed;
+  };
+}
+
+interface Stand {
+  readonly foot: Point;
+  /** Direction away from the curve, degrees. */
+  readonly outward: number;
+}
+
+function onCircle(radius: number, start: number, spacing: number): (j: number) => Stand {
+  return (j) => {
+    const outward = start + j * spacing;
+    return { foot: polar(radius, outward), outward };
+  };
+}
+
+function onEllipse(values: RingValues, radii: EllipseRadii, start: number, spacing: number): (j: number) => Stand {
+  const at = (eccentric: number): Stand => ({
+    foot: pointOnEllipse(radii, eccentric),
+    outward: outwardAt(radii, eccentric),
+  });
+  if (values.spacing === "angle") return (j) => at(eccentricOf(radii, start + j * spacing));
+  const along = evenAlongEllipse(radii, eccentricOf(radii, start), eccentricOf(radii, start + values.arc));
+  return (j) => at(along(values.arc === 0 ? 0 : (j * spacing) / values.arc));
+}
+
+function facingOf(face: Face, outward: number): number {
+  switch (face) {
+    case "out":
+      return outward;
+    case "in":
+      return outward + 180;
+    case "along":
+      return outward + 90;
+    case "fixed":
+      return 0;
+  }
+}

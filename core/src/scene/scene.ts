@@ -1,0 +1,39 @@
+import type { Blend, Role } from "../design/design";
+import type { Problem } from "../design/problem";
+import type { ResolvedGuide, ResolvedSheet } from "../design/resolve";
+import type { ResolvedFinish } from "../finish/resolveFinish";
+import type { Path } from "../geometry/path";
+import type { PlacedMark } from "../rules/compose";
+import type { SpanReport } from "../rules/definition";
+import type { Placements } from "../rules/placements";
+
+/** The shape of one part: its motif once, and where every copy stands. Kept while neither changes. */
+export interface PartGeometry {
+  /** The motif's outline, its own place included. Millimetres. */
+  readonly path: Path;
+  readonly placements: Placements;
+  readonly marks: readonly PlacedMark[];
+  /** For each active rule, by its number in the part, how its copies go round. */
+  readonly spans: ReadonlyMap<number, SpanReport>;
+}
+
+/** One part, computed. */
+export interface PartScene {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly visible: boolean;
+  readonly geometry: PartGeometry;
+  readonly finish: ResolvedFinish;
+  readonly blend: Blend;
+}
+
+/** A design, computed: plain data from which pictures and files are made. */
+export interface Scene {
+  readonly sheet: ResolvedSheet;
+  readonly guides: readonly ResolvedGuide[];
+  /** Bottom first. A part whose numbers are wrong shows as it last was, or is missing if it never was right. */
+  readonly parts: readonly PartScene[];
+  readonly numbers: ReadonlyMap<string, number>;
+  readonly problems: readonly Problem[];
+}

@@ -1,0 +1,24 @@
+/** Unit tests of the core, the server, the command line and the interface's own logic. */
+export default {
+  testEnvironment: "node",
+  roots: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/cli", "<rootDir>/web"],
+  testMatch: ["**/*.test.ts"],
+  extensionsToTreatAsEsm: [".ts", ".tsx"],
+  transform: {
+    "^.+\\.tsx?$": [
+      "@swc/jest",
+      {
+        jsc: {
+          parser: { syntax: "typescript", tsx: true },
+          target: "es2022",
+          transform: { react: { runtime: "automatic" } },
+        },
+        module: { type: "es6" },
+      },
+    ],
+  },
+  moduleNameMapper: {
+    "^@twin-petal/core$": "<rootDir>/core/src/index.ts",
+    "^@/(.*)$": "<rootDir>/web/src/$1",
+  },
+};

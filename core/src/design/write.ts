@@ -16,12 +16,13 @@ type Json = Readonly<Record<string, unknown>>;
 
 /** The design as plain data with every default left out: what is stored, sent and embedded. */
 export function toFile(design: Design): Json {
-  const { format, sheet, parts, ...rest } = design;
+  const { format, name, notes, sheet, parts, ...lists } = design;
   const standard = emptyDesign("");
   return {
     format,
-    ...differing(rest, standard),
+    ...differing({ name, notes }, standard),
     ...some("sheet", differing(sheet, SHEET_DEFAULT)),
+    ...differing(lists, standard),
     ...(parts.length > 0 && { parts: parts.map(partToFile) }),
   };
 }

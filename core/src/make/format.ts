@@ -11,6 +11,8 @@ export interface Format {
   /** The file's ending without the dot; also the `as` of the interface over HTTP. */
   readonly extension: string;
   readonly mediaType: string;
+  /** Whether the host must load the rasteriser first. */
+  readonly needsRasteriser?: true;
   /** Why this design cannot be made with these options, or null. */
   refuses?(design: Design, options: MakeOptions): string | null;
   make(design: Design, options: MakeOptions): string | Uint8Array<ArrayBuffer>;

@@ -12,6 +12,7 @@ export const FORMATS: readonly Format[] = [
   {
     extension: "png",
     mediaType: "image/png",
+    needsRasteriser: true,
     refuses: (design, { dpi }) => pixelTrouble(design, dpi),
     make: (design, { dpi }) => makePng(design, pixelsOf(resolveDesign(design).sheet.width, dpi)),
   },

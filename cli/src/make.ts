@@ -1,0 +1,104 @@
+import { readFile, rename, rm, writeFile } from "node:fs/promises";
+import { createRequire } from "node:module";
+import { parseArgs } from "node:util";
+import { FORMATS, formatOf, loadRasteriser, openDesign, problemLine, type Design, type Format } from "@twin-petal/core";
+
+const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01]
+EXT: ${FORMATS.map(({ extension }) => extension).join(" ")}`;
+
+/** The command was called wrongly, or a file could not be read or written. */
+const EXIT_FAILED = 1;
+/** The design itself is wrong. */
+const EXIT_BAD_DESIGN = 2;
+
+/** Ends the command with words on standard error. */
+class Failure extends Error {
+  constructor(
+    message: string,
+    readonly code: number,
+  ) {
+    super(message);
+  }
+}
+
+interface Call {
+  readonly input: string;
+  readonly output: string;
+  readonly format: Format;
+  readonly part: string | undefined;
+  readonly dpi: number;
+}
+
+function readCall(argv: readonly string[]): Call {
+  const { values, positionals } = parseWords(argv);
+  const [input, output, ...rest] = positionals;
+  if (input === undefined || output === undefined || rest.length > 0) throw new Failure(USAGE, EXIT_FAILED);
+  const format = formatOf(output);
+  if (!format) throw new Failure(`${output}: there is no such format\n${USAGE}`, EXIT_FAILED);
+  positive("tolerance", values.tolerance ?? "0.01");
+  return { input, output, format, part: values.part, dpi: positive("dpi", values.dpi ?? "300") };
+}
+
+function parseWords(argv: readonly string[]) {
+  try {
+    const text = { type: "string" } as const;
+    return parseArgs({ args: [...argv], allowPositionals: true, options: { part: text, dpi: text, tolerance: text } });
+  } catch (error) {
+    throw new Failure(`${messageOf(error)}\n${USAGE}`, EXIT_FAILED);
+  }
+}
+
+function positive(name: string, text: string): number {
+  const value = Number(text);
+  if (Number.isFinite(value) && value > 0) return value;
+  throw new Failure(`--${name} ${text}: must be a number greater than 0`, EXIT_FAILED);
+}
+
+function messageOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}
+
+async function readInput(path: string): Promise<Design> {
+  const text = await readFile(path, "utf8").catch((error: unknown) => {
+    throw new Failure(`${path} cannot be read: ${messageOf(error)}`, EXIT_FAILED);
+  });
+  const { design, problems } = openDesign(text);
+  if (design) return design;
+  throw new Failure(problems.map(problemLine).join("\n"), EXIT_BAD_DESIGN);
+}
+
+function onlyPart(design: Design, id: string | undefined): Design {
+  if (id === undefined) return design;
+  const parts = design.parts.filter((part) => part.id === id);
+  if (parts.length > 0) return { ...design, parts };
+  const known = design.parts.map((part) => part.id).join(", ") || "none";
+  throw new Failure(`--part ${id}: the design has no such part; it has ${known}`, EXIT_BAD_DESIGN);
+}
+
+/** Writes beside the place and moves it there, so that nothing half-written is ever seen. */
+async function writeWhole(path: string, content: string | Uint8Array): Promise<void> {
+  const aside = `${path}.${process.pid}.part`;
+  try {
+    await writeFile(aside, content);
+    await rename(aside, path);
+  } catch (error) {
+    await rm(aside, { force: true });
+    throw new Failure(`${path} cannot be written: ${messageOf(error)}`, EXIT_FAILED);
+  }
+}
+
+async function main(): Promise<void> {
+  const { input, output, format, part, dpi } = readCall(process.argv.slice(2));
+  const design = onlyPart(await readInput(input), part);
+  const refusal = format.refuses?.(design, { dpi });
+  if (refusal) throw new Failure(refusal, EXIT_FAILED);
+  if (format.needsRasteriser) {
+    await loadRasteriser(() => readFile(createRequire(import.meta.url).resolve("@resvg/resvg-wasm/index_bg.wasm")));
+  }
+  await writeWhole(output, format.make(design, { dpi }));
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${messageOf(error)}\n`);
+  process.exitCode = error instanceof Failure ? error.code : EXIT_FAILED;
+});

@@ -1,0 +1,69 @@
+/**
+ * Builds what is stale: the command line and the server as bundles for Node, the interface for the
+ * browser. `node scripts/build.mjs cli server web`, or `all`.
+ */
+import { existsSync, readdirSync, statSync } from "node:fs";
+import { join } from "node:path";
+import { fileURLToPath, pathToFileURL } from "node:url";
+import { build as bundle } from "esbuild";
+import { build as buildWeb } from "vite";
+
+const root = fileURLToPath(new URL("..", import.meta.url));
+
+const TARGETS = {
+  cli: { result: "cli/dist/make.js", sources: ["core/src", "cli/src"], run: () => bundleNode("cli", ["make"]) },
+  server: {
+    result: "server/dist/main.js",
+    sources: ["core/src", "server/src"],
+    run: () => bundleNode("server", ["main", "makeWorker"]),
+  },
+  web: {
+    result: "web/dist/index.html",
+    sources: ["core/src", "web/src", "web/index.html", "web/vite.config.ts"],
+    run: () => buildWeb({ configFile: join(root, "web/vite.config.ts"), root: join(root, "web"), logLevel: "warn" }),
+  },
+};
+
+function bundleNode(folder, entries) {
+  return bundle({
+    absWorkingDir: root,
+    entryPoints: entries.map((entry) => `${folder}/src/${entry}.ts`),
+    outdir: `${folder}/dist`,
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    target: "node20",
+    packages: "external",
+    alias: { "@twin-petal/core": join(root, "core/src/index.ts") },
+    sourcemap: true,
+    logLevel: "warning",
+  });
+}
+
+function newest(path) {
+  const found = statSync(path);
+  if (!found.isDirectory()) return found.mtimeMs;
+  return Math.max(found.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))));
+}
+
+function isStale({ result, sources }) {
+  const built = join(root, result);
+  if (!existsSync(built)) return true;
+  const shared = ["package-lock.json", "scripts/build.mjs"];
+  return Math.max(...[...sources, ...shared].map((source) => newest(join(root, source)))) > statSync(built).mtimeMs;
+}
+
+/** Builds those of the named targets that are older than their sources. */
+export async function build(names) {
+  const wanted = names.includes("all") ? Object.keys(TARGETS) : names;
+  for (const name of wanted) {
+    const target = TARGETS[name];
+    if (!target)
+      throw new Error(`there is nothing called “${name}” to build; there are ${Object.keys(TARGETS).join(", ")}`);
+    if (!isStale(target)) continue;
+    console.error(`Building ${name} …`);
+    await target.run();
+  }
+}
+
+if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) await build(process.argv.slice(2));

@@ -1,0 +1,159 @@
+import { and, asc, desc, eq, gt, isNotNull, isNull, like, lt, or, sql, type SQL } from "drizzle-orm";
+import { writeDesign, type Design } from "@twin-petal/core";
+import { summarise } from "../summary";
+import type { Database } from "./database";
+import { designs, pictures, revisions } from "./schema";
+import { WriteQueue } from "./writeQueue";
+
+/** Unnamed revisions kept of each design; takes are kept for good. */
+const REVISIONS_KEPT = 200;
+const PAGE = 60;
+
+export type Order = "changed" | "name";
+
+export interface ListQuery {
+  readonly search: string;
+  readonly order: Order;
+  /** The last row of the page before: its sort value and id. */
+  readonly after: { readonly value: string; readonly id: string } | null;
+  readonly binned: boolean;
+}
+
+/** How a save ended. */
+export type SaveOutcome =
+  | { readonly kind: "saved"; readonly revision: number }
+  | { readonly kind: "stale"; readonly revision: number }
+  | { readonly kind: "missing" };
+
+const LISTED = {
+  id: designs.id,
+  name: designs.name,
+  revision: designs.revision,
+  changed: designs.changed,
+  width: designs.width,
+  height: designs.height,
+  unit: designs.unit,
+  folds: designs.folds,
+  copies: designs.copies,
+};
+
+/** The designs on disk. Every write is answered only once it is committed. */
+export class DesignStore {
+  private readonly queue = new WriteQueue();
+
+  constructor(private readonly db: Database) {}
+
+  async list({ search, order, after, binned }: ListQuery) {
+    const column = order === "name" ? sql`lower(${designs.name})` : sql`${designs.changed}`;
+    const conditions: (SQL | undefined)[] = [
+      binned ? isNotNull(designs.binned) : isNull(designs.binned),
+      search === "" ? undefined : like(designs.name, `%${search.replace(/[%_]/g, "")}%`),
+      after ? pageAfter(column, order, after) : undefined,
+    ];
+    const rows = await this.db
+      .select({ ...LISTED, sortValue: sql<string>`cast(${column} as text)` })
+      .from(designs)
+      .where(and(...conditions))
+      .orderBy(order === "name" ? asc(column) : desc(column), asc(designs.id))
+      .limit(PAGE + 1);
+    return { rows: rows.slice(0, PAGE), more: rows.length > PAGE };
+  }
+
+  async isEmpty(): Promise<boolean> {
+    return (await this.db.select({ id: designs.id }).from(designs).limit(1)).length === 0;
+  }
+
+  async find(id: string) {
+    const [row] = await this.db.select().from(designs).where(eq(designs.id, id));
+    return row;
+  }
+
+  create(id: string, design: Design): Promise<void> {
+    const content = writeDesign(design);
+    const row = { id, revision: 1, changed: Date.now(), content, ...summarise(design) };
+    return this.queue.run(async () => {
+      await this.db.batch([
+        this.db.insert(designs).values(row),
+        this.db.insert(revisions).values({ design: id, revision: 1, changed: row.changed, content }),
+      ]);
+    });
+  }
+
+  /** Replaces a design if it is still at the expected revision; null expects nothing. */
+  save(id: string, design: Design, expected: number | null): Promise<SaveOutcome> {
+    const content = writeDesign(design);
+    const summary = summarise(design);
+    return this.queue.run(async () => {
+      const current = await this.find(id);
+      if (!current || current.binned !== null) return { kind: "missing" };
+      if (expected !== null && current.revision !== expected) return { kind: "stale", revision: current.revision };
+      const revision = current.revision + 1;
+      const changed = Date.now();
+      const oldest = revision - REVISIONS_KEPT;
+      await this.db.batch([
+        this.db.insert(revisions).values({ design: id, revision, changed, content }),
+        this.db
+          .update(designs)
+          .set({ ...summary, revision, changed, content })
+          .where(eq(designs.id, id)),
+        this.db
+          .delete(revisions)
+          .where(and(eq(revisions.design, id), lt(revisions.revision, oldest), isNull(revisions.take))),
+      ]);
+      return { kind: "saved", revision };
+    });
+  }
+
+  /** Puts a design in the bin, or takes it out; false when there is none there. */
+  setBinned(id: string, binned: boolean): Promise<boolean> {
+    return this.queue.run(async () => {
+      const where = and(eq(designs.id, id), binned ? isNull(designs.binned) : isNotNull(designs.binned));
+      const { rowsAffected } = await this.db
+        .update(designs)
+        .set({ binned: binned ? Date.now() : null })
+        .where(where);
+      return rowsAffected > 0;
+    });
+  }
+
+  history(id: string) {
+    const { revision, changed, take } = revisions;
+    return this.db
+      .select({ revision, changed, take })
+      .from(revisions)
+      .where(eq(revisions.design, id))
+      .orderBy(desc(revision));
+  }
+
+  async revision(id: string, number: number) {
+    const [row] = await this.db
+      .select()
+      .from(revisions)
+      .where(and(eq(revisions.design, id), eq(revisions.revision, number)));
+    return row;
+  }
+
+  async picture(id: string, revision: number): Promise<Buffer | null> {
+    const [row] = await this.db
+      .select()
+      .from(pictures)
+      .where(and(eq(pictures.design, id), eq(pictures.revision, revision)));
+    return row?.png ?? null;
+  }
+
+  keepPicture(id: string, revision: number, png: Buffer): Promise<void> {
+    return this.queue.run(async () => {
+      await this.db
+        .insert(pictures)
+        .values({ design: id, revision, png })
+        .onConflictDoUpdate({ target: pictures.design, set: { revision, png } });
+    });
+  }
+}
+
+/** Rows that come after one in the order; ids settle equal values. */
+function pageAfter(column: SQL, order: Order, { value, id }: { value: string; id: string }): SQL | undefined {
+  const mark = order === "name" ? sql`${value}` : sql`${Number(value)}`;
+  const beyond = order === "name" ? sql`${column} > ${mark}` : sql`${column} < ${mark}`;
+  return or(beyond, and(sql`${column} = ${mark}`, gt(designs.id, id)));
+}

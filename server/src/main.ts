@@ -1,0 +1,58 @@
+import { createServer } from "node:http";
+import type { AddressInfo } from "node:net";
+import { pino } from "pino";
+import { createApp } from "./app";
+import { openDatabase } from "./db/database";
+import { DesignStore } from "./db/designStore";
+import { seed } from "./db/seed";
+import { Maker } from "./maker";
+import { inRepository, readSettings, SettingError, type Settings } from "./settings";
+
+async function main(settings: Settings): Promise<void> {
+  const { db, close } = await openDatabase(settings);
+  const store = new DesignStore(db);
+  await seed(store, inRepository("demo"));
+  const maker = new Maker();
+  const logger = pino({ level: settings.logLevel });
+  const server = createServer(createApp({ store, maker, logger, webFolder: inRepository("web/dist") }));
+
+  const stop = () => {
+    server.close(() => {
+      void maker.close().then(close);
+    });
+    server.closeAllConnections();
+  };
+  process.once("SIGINT", stop);
+  process.once("SIGTERM", stop);
+
+  server.on("error", (error: NodeJS.ErrnoException) => {
+    fail(listenTrouble(error, settings));
+  });
+  server.listen(settings.port, settings.host, () => {
+    const address = server.address();
+    console.log(`Twin Petal is at http://${settings.host}:${isAddress(address) ? address.port : settings.port}`);
+  });
+}
+
+function isAddress(address: string | AddressInfo | null): address is AddressInfo {
+  return typeof address === "object" && address !== null;
+}
+
+function listenTrouble({ code, message }: NodeJS.ErrnoException, { port, host }: Settings): string {
+  if (code === "EADDRINUSE") return `Port ${port} is in use. Stop what uses it, or choose another: PORT=4311 npm start`;
+  if (code === "EACCES") return `Port ${port} may not be used by this account. Choose another: PORT=4310 npm start`;
+  if (code === "EADDRNOTAVAIL") return `This machine has no address ${host}. Set HOST to one it has.`;
+  return `The server cannot listen: ${message}`;
+}
+
+function fail(message: string): never {
+  console.error(message);
+  process.exit(1);
+}
+
+try {
+  await main(readSettings(process.env));
+} catch (error) {
+  if (error instanceof SettingError) fail(error.message);
+  throw error;
+}

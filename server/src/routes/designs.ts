@@ -1,0 +1,149 @@
+import { Router, type Request } from "express";
+import { customAlphabet } from "nanoid";
+import { object, string, ValidationError } from "yup";
+import type { DesignStore, ListQuery } from "../db/designStore";
+import type { Maker } from "../maker";
+import { HttpProblem } from "../problem";
+import { designIn, readJson } from "./designBody";
+import { etagOf, expectedRevision } from "./etag";
+
+const MEDIA_TYPE = "application/vnd.twin-petal+json";
+const PICTURE_PIXELS = 480;
+const newId = customAlphabet("0123456789abcdefghijklmnopqrstuvwxyz", 12);
+
+const listQuery = object({
+  search: string().max(200).default(""),
+  sort: string()
+    .oneOf(["changed", "name"] as const)
+    .default("changed"),
+  after: string().max(1000),
+  bin: string().oneOf(["true", "false"]).default("false"),
+});
+
+/** `/api/designs`: the designs on disk. */
+export function designRoutes(store: DesignStore, maker: Maker): Router {
+  const router = Router();
+
+  router.get("/", async (request, response) => {
+    const query = readQuery(request);
+    const { rows, more } = await store.list(query);
+    const last = rows.at(-1);
+    response.json({
+      designs: rows.map(({ width, height, unit, sortValue: _, ...row }) => ({
+        ...row,
+        size: { width, height, unit },
+        thumbnail: `/api/designs/${row.id}/picture.png?revision=${row.revision}`,
+      })),
+      next: more && last ? cursorOf(last.sortValue, last.id) : null,
+    });
+  });
+
+  router.post("/", readJson, async (request, response) => {
+    const design = designIn(request);
+    const id = newId();
+    await store.create(id, design);
+    response.status(201).location(`/api/designs/${id}`).set("ETag", etagOf(1)).json({ id, revision: 1 });
+  });
+
+  router.get("/:id", async (request, response) => {
+    const row = await existing(store, request.params.id);
+    response
+      .set({ ETag: etagOf(row.revision), "Cache-Control": "no-cache" })
+      .type(MEDIA_TYPE)
+      .send(row.content);
+  });
+
+  router.put("/:id", readJson, async (request, response) => {
+    const expected = expectedRevision(request);
+    const outcome = await store.save(request.params.id, designIn(request), expected);
+    if (outcome.kind === "missing") throw missing(request.params.id);
+    if (outcome.kind === "stale") {
+      const { revision } = outcome;
+      throw new HttpProblem(412, `The design has changed since; it is at revision ${revision}.`, { revision });
+    }
+    response.set("ETag", etagOf(outcome.revision)).json({ id: request.params.id, revision: outcome.revision });
+  });
+
+  router.delete("/:id", async (request, response) => {
+    if (!(await store.setBinned(request.params.id, true))) throw missing(request.params.id);
+    response.status(204).end();
+  });
+
+  router.post("/:id/restore", async (request, response) => {
+    const { id } = request.params;
+    if (!(await store.setBinned(id, false))) throw new HttpProblem(404, `There is no design “${id}” in the bin.`);
+    response.status(204).end();
+  });
+
+  router.get("/:id/revisions", async (request, response) => {
+    await existing(store, request.params.id);
+    response.json({ revisions: await store.history(request.params.id) });
+  });
+
+  router.get("/:id/revisions/:revision", async (request, response) => {
+    const { id, revision } = request.params;
+    const row = /^\d{1,9}$/.test(revision) ? await store.revision(id, Number(revision)) : undefined;
+    if (!row) throw new HttpProblem(404, `There is no revision ${revision} of “${id}”.`);
+    response.type(MEDIA_TYPE).send(row.content);
+  });
+
+  router.get("/:id/picture.png", async (request, response) => {
+    const row = await store.find(request.params.id);
+    if (!row) throw missing(request.params.id);
+    const png = (await store.picture(row.id, row.revision)) ?? (await makePicture(row));
+    // The link names the revision, so a picture never changes under its link.
+    response.set("Cache-Control", "private, max-age=31536000, immutable").type("image/png").send(png);
+  });
+
+  async function makePicture({
+    id,
+    revision,
+    content,
+    width,
+    height,
+  }: NonNullable<Awaited<ReturnType<DesignStore["find"]>>>) {
+    const pixels = Math.max(1, Math.round((PICTURE_PIXELS * width) / Math.max(width, height)));
+    const png = await maker.make({ content, as: { pixels }, dpi: 96 });
+    await store.keepPicture(id, revision, png);
+    return png;
+  }
+
+  return router;
+}
+
+function missing(id: string): HttpProblem {
+  return new HttpProblem(404, `There is no design “${id}”; it may be in the bin.`);
+}
+
+async function existing(store: DesignStore, id: string) {
+  const row = await store.find(id);
+  if (!row || row.binned !== null) throw missing(id);
+  return row;
+}
+
+function readQuery(request: Request): ListQuery {
+  try {
+    const { search, sort, after, bin } = listQuery.validateSync(request.query, { abortEarly: false });
+    return { search, order: sort, after: after === undefined ? null : readCursor(after), binned: bin === "true" };
+  } catch (error) {
+    if (error instanceof ValidationError) throw new HttpProblem(400, error.errors.join("; "));
+    throw error;
+  }
+}
+
+function cursorOf(value: string, id: string): string {
+  return Buffer.from(JSON.stringify([value, id])).toString("base64url");
+}
+
+function readCursor(text: string): { value: string; id: string } {
+  const trouble = new HttpProblem(400, "“after” must be the “next” of a list answered before.");
+  try {
+    const data: unknown = JSON.parse(Buffer.from(text, "base64url").toString());
+    if (!Array.isArray(data)) throw trouble;
+    const [value, id]: unknown[] = data;
+    if (typeof value !== "string" || typeof id !== "string") throw trouble;
+    return { value, id };
+  } catch {
+    throw trouble;
+  }
+}

@@ -1,0 +1,25 @@
+import { buildScene, type Design } from "@twin-petal/core";
+
+/** What the wall tells about a design. Lengths in millimetres. */
+export interface Summary {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly unit: string;
+  /** The count of its widest turn or ring; 1 when it has none. */
+  readonly folds: number;
+  readonly copies: number;
+}
+
+export function summarise(design: Design): Summary {
+  const { sheet, parts } = buildScene(design);
+  const counts = parts.flatMap(({ geometry }) => [...geometry.spans.values()].map(({ count }) => count));
+  return {
+    name: design.name,
+    width: sheet.width,
+    height: sheet.height,
+    unit: design.sheet.unit,
+    folds: Math.max(1, ...counts),
+    copies: parts.reduce((sum, { geometry }) => sum + geometry.placements.count, 0),
+  };
+}

@@ -1,6 +1,7 @@
 export * from "./design/colors";
 export * from "./design/defaults";
 export * from "./design/design";
+export * from "./design/designLimits";
 export * from "./design/field";
 export * from "./design/limits";
 export * from "./design/most";
@@ -8,6 +9,7 @@ export * from "./design/place";
 export * from "./design/problem";
 export * from "./design/read";
 export * from "./design/resolve";
+export * from "./design/resolver";
 export * from "./design/units";
 export * from "./design/write";
 export * from "./finish/paint";

@@ -10,7 +10,7 @@ import { MOST_COPIES } from "./most";
 import { resolvePlace } from "./place";
 import type { Problem } from "./problem";
 import { Resolver } from "./resolver";
-import { GUIDE_PLACE, GUIDE_POINTS, SHEET_MARGIN, SHEET_SIDE } from "./schema";
+import { GUIDE_PLACE, GUIDE_POINTS, SHEET_MARGIN, SHEET_SIDE } from "./designLimits";
 
 /** The sheet in millimetres. */
 export interface ResolvedSheet {

@@ -4,19 +4,11 @@ import { MOTIFS, motifOf } from "../motif/list";
 import { RULES, ruleOf } from "../rules/list";
 import { BLENDS, CAPS, FORMAT, JOINS, ROLES } from "./design";
 import type { FieldTable } from "./field";
-import type { Limits } from "./limits";
+import { DASH, GUIDE_PLACE, GUIDE_POINTS, LINE_WIDTH, OPACITY, SHEET_MARGIN, SHEET_SIDE } from "./designLimits";
 import { LONGEST_NAME, LONGEST_NOTES, MOST_COLORS, MOST_GUIDES, MOST_NUMBERS, MOST_PARTS, MOST_RULES } from "./most";
 import { PLACE_LIMITS } from "./place";
 import { color, exactly, fieldSchema, isRecord, numberValue, plainNumber, words } from "./schemaPieces";
 import { UNITS } from "./units";
-
-export const SHEET_SIDE: Limits = { min: 0.1, max: 100_000, whole: false };
-export const SHEET_MARGIN: Limits = { min: 0, max: 50_000, whole: false };
-export const LINE_WIDTH: Limits = { min: 0, max: 1_000, whole: false };
-export const DASH: Limits = { min: 0, max: 10_000, whole: false };
-export const OPACITY: Limits = { min: 0, max: 1, whole: false };
-export const GUIDE_PLACE: Limits = { min: -10_000, max: 10_000, whole: false };
-export const GUIDE_POINTS: Limits = { min: 2, max: 1_000, whole: true };
 
 /** Every entry's name differs from the others'; each repeated one is an error at its own path. */
 function named(key: "name" | "id") {

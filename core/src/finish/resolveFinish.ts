@@ -1,7 +1,7 @@
 import { paletteNameOf } from "../design/colors";
 import type { Cap, ColorValue, FillValue, Finish, LineJoin, LineValue } from "../design/design";
 import type { Resolver } from "../design/resolver";
-import { DASH, LINE_WIDTH, OPACITY } from "../design/schema";
+import { DASH, LINE_WIDTH, OPACITY } from "../design/designLimits";
 import type { Paint } from "./paint";
 
 export interface ResolvedLine {

@@ -1,0 +1,10 @@
+import type { Limits } from "./limits";
+
+// Limits of the numbers that stand in no definition. Lengths in millimetres.
+export const SHEET_SIDE: Limits = { min: 0.1, max: 100_000, whole: false };
+export const SHEET_MARGIN: Limits = { min: 0, max: 50_000, whole: false };
+export const LINE_WIDTH: Limits = { min: 0, max: 1_000, whole: false };
+export const DASH: Limits = { min: 0, max: 10_000, whole: false };
+export const OPACITY: Limits = { min: 0, max: 1, whole: false };
+export const GUIDE_PLACE: Limits = { min: -10_000, max: 10_000, whole: false };
+export const GUIDE_POINTS: Limits = { min: 2, max: 1_000, whole: true };

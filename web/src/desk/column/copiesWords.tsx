@@ -1,0 +1,44 @@
+import { useEffect, useState } from "react";
+import { usePicture } from "../stage/pictureContext";
+import { useDesign } from "@/store/deskStore";
+
+/** The picture rests this long before copies in the same place are counted, milliseconds. */
+const REST = 300;
+
+/** How many copies there are, and how many only repeat another. */
+export function CopiesWords({ part }: { part: string }) {
+  const { report, painter } = usePicture();
+  const design = useDesign();
+  const [coinciding, setCoinciding] = useState(0);
+  const count = report?.copies.get(part) ?? 0;
+  useEffect(() => {
+    let wanted = true;
+    const timer = window.setTimeout(() => {
+      void painter.countCoinciding(part).then((found) => wanted && setCoinciding(found));
+    }, REST);
+    return () => {
+      wanted = false;
+      window.clearTimeout(timer);
+    };
+  }, [painter, part, design]);
+  const trouble =
+    report?.problems.filter(({ path }) =>
+      /^parts\[\d+\]\.(?:rules$|motif\.|rules\[\d+\]\.(?:gap|growth))/.test(path),
+    ) ?? [];
+  return (
+    <div className="text-[15px] text-quiet" aria-live="polite">
+      <p>{count === 1 ? "1 copy" : `${count.toLocaleString("en")} copies`}</p>
+      {coinciding > 0 && (
+        <p className="text-doubtful">
+          △ {coinciding === 1 ? "1 copy stands" : `${coinciding.toLocaleString("en")} copies stand`} exactly where
+          another does already.
+        </p>
+      )}
+      {trouble.map(({ path, message }) => (
+        <p key={path} className="text-failed">
+          ✕ {path}: {message}. The last good picture is kept.
+        </p>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,104 @@
+import { Plus } from "lucide-react";
+import { MOTIFS, type Part } from "@twin-petal/core";
+import { useEffect } from "react";
+import { useDesign, useDesk } from "@/store/deskStore";
+import { addPart, partEdit } from "@/store/edits/parts";
+import { watchWheel } from "@/ui/wheelSteps";
+import { CopiesWords } from "./copiesWords";
+import { FinishSection } from "./finishSection";
+import { MotifPicture } from "./motifPicker";
+import { MotifSection } from "./motifSection";
+import { NumbersSection } from "./numbersSection";
+import { PlaceSection } from "./placeSection";
+import { RulesSection } from "./rulesSection";
+import { SheetSection } from "./sheetSection";
+
+/** The chosen part in plain sentences, the design's numbers and its sheet at the foot. */
+export function ReadingColumn() {
+  const design = useDesign();
+  const chosen = useDesk((state) => state.chosen);
+  const part = design.parts.find(({ id }) => id === chosen);
+  useEffect(watchWheel, []);
+  return (
+    <aside
+      aria-label="The design in words"
+      className="flex w-80 shrink-0 flex-col gap-4 overflow-y-auto overscroll-contain border-r border-hairline bg-surface px-4 py-3 text-[16.5px]"
+    >
+      {part ? (
+        <div key={part.id} className="flex flex-col gap-3">
+          <PartName part={part} />
+          <MotifSection part={part} />
+          <RulesSection part={part} />
+          <CopiesWords part={part.id} />
+          <FinishSection part={part} />
+          <PlaceSection part={part} />
+        </div>
+      ) : (
+        <FirstMotif />
+      )}
+      <hr className="border-hairline" />
+      <NumbersSection />
+      <hr className="border-hairline" />
+      <SheetSection />
+    </aside>
+  );
+}
+
+function PartName({ part }: { part: Part }) {
+  const edit = useDesk((state) => state.edit);
+  return (
+    <input
+      aria-label="Name of the part"
+      value={part.name}
+      maxLength={120}
+      onKeyDown={(event) => event.stopPropagation()}
+      onChange={(event) =>
+        edit(
+          partEdit(
+            part.id,
+            "rename the part",
+            (draft) => {
+              draft.name = event.target.value;
+            },
+            `${part.id}/name`,
+          ),
+        )
+      }
+      className="-mx-1 rounded bg-transparent px-1 text-xl font-bold hover:bg-page focus:bg-page"
+    />
+  );
+}
+
+/** What to do first on an empty sheet. */
+function FirstMotif() {
+  const design = useDesign();
+  const { edit, choose } = useDesk((state) => state);
+  const begin = (kind: string) => {
+    const added = addPart(design, kind);
+    edit(added.edit);
+    choose(added.id);
+  };
+  return (
+    <section aria-label="Choose a motif">
+      <h2 className="text-xl font-bold">What is to be repeated?</h2>
+      <p className="mb-2 text-quiet">Choose a motif. Its numbers can all be changed afterwards.</p>
+      <ul className="grid grid-cols-3 gap-2">
+        {MOTIFS.map(({ kind }) => (
+          <li key={kind}>
+            <button
+              type="button"
+              onClick={() => begin(kind)}
+              className="flex w-full flex-col items-center gap-1 rounded-md border border-hairline p-2 hover:border-quiet"
+            >
+              <MotifPicture kind={kind} size={48} />
+              {kind}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-3 flex items-center gap-1 text-quiet">
+        Then <Plus size={14} aria-hidden="true" /> add a rule.
+      </p>
+    </section>
+  );
+}

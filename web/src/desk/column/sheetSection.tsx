@@ -1,0 +1,87 @@
+import { isUnit, paletteReference, SHEET_DEFAULT, SHEET_MARGIN, SHEET_SIDE, UNITS } from "@twin-petal/core";
+import { useDesign, useDesk } from "@/store/deskStore";
+import { addColor, setColor, setSheet } from "@/store/edits/sheet";
+import { Choice } from "@/ui/choice";
+import { Sentence } from "@/ui/sentence";
+import { Swatch } from "@/ui/swatch";
+import { BoundNumber } from "../fields/boundNumber";
+import { WordButton } from "../fields/wordButton";
+
+/** The sheet and the palette. */
+export function SheetSection() {
+  const design = useDesign();
+  const edit = useDesk((state) => state.edit);
+  const { sheet, palette } = design;
+  const side = (key: "width" | "height" | "margin") => (
+    <BoundNumber
+      label={`sheet ${key}`}
+      stored={sheet[key]}
+      standard={Number(SHEET_DEFAULT[key])}
+      quantity="length"
+      limits={key === "margin" ? SHEET_MARGIN : SHEET_SIDE}
+      step={1}
+      onSet={(value, change, gesture) =>
+        edit(setSheet(key, value ?? SHEET_DEFAULT[key], change, gesture && `sheet/${key}/${gesture}`))
+      }
+    />
+  );
+  return (
+    <section aria-label="Sheet">
+      <h2 className="text-[15px] font-bold text-quiet">Sheet and colours</h2>
+      <Sentence>
+        A sheet of {side("width")} × {side("height")}{" "}
+        <Choice
+          label="unit"
+          value={sheet.unit}
+          choices={UNITS.map((unit) => ({ value: unit, words: unit }))}
+          onChange={(unit) => isUnit(unit) && edit(setSheet("unit", unit, `show ${unit}`))}
+        />{" "}
+        with a margin of {side("margin")},{" "}
+        {sheet.ground === null ? (
+          <>
+            without a ground
+            <WordButton onClick={() => edit(setSheet("ground", SHEET_DEFAULT.ground, "lay a ground"))}>
+              lay one
+            </WordButton>
+          </>
+        ) : (
+          <>
+            on
+            <Swatch
+              label="ground"
+              value={sheet.ground}
+              palette={palette}
+              onChange={(ground, gesture) => edit(setSheet("ground", ground, "change the ground", gesture))}
+              onName={(color) => {
+                const named = addColor(design, color);
+                edit({
+                  label: named.edit.label,
+                  apply(draft) {
+                    named.edit.apply(draft);
+                    draft.sheet.ground = paletteReference(named.name);
+                  },
+                });
+              }}
+            />
+            <WordButton onClick={() => edit(setSheet("ground", null, "remove the ground"))}>no ground</WordButton>
+          </>
+        )}
+      </Sentence>
+      {palette.length > 0 && (
+        <ul className="mt-1 flex flex-wrap gap-x-3 gap-y-1">
+          {palette.map(({ name, color }) => (
+            <li key={name} className="flex items-center text-[15px]">
+              <Swatch
+                label={name}
+                value={color}
+                palette={[]}
+                onChange={(next, gesture) => edit(setColor(name, next, gesture))}
+              />
+              {name}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

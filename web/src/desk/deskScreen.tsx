@@ -1,0 +1,111 @@
+import { useEffect, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams } from "react-router";
+import { tinykeys } from "tinykeys";
+import { ApiError, messageOf } from "@/api/http";
+import { DeskProvider, useDeskStore, useDesign } from "@/store/deskStore";
+import { startSaving } from "@/store/saving";
+import { Waiting } from "@/ui/waiting";
+import { ReadingColumn } from "./column/readingColumn";
+import { ConflictDialog } from "./conflictDialog";
+import { SHORTCUTS } from "./keys";
+import { KeysDialog } from "./keysDialog";
+import { loadDesk } from "./loadDesk";
+import { PictureProvider, usePicture } from "./stage/pictureContext";
+import { Stage } from "./stage/stage";
+import { PartsStrip } from "./strips/partsStrip";
+import { TopStrip } from "./strips/topStrip";
+
+/** The screen where a design is made. */
+export default function DeskScreen() {
+  const { id = "" } = useParams();
+  const loading = useQuery({
+    queryKey: ["desk", id],
+    queryFn: () => loadDesk(id),
+    // A desk is live: it is laid anew each time it is opened, and never under the hand.
+    staleTime: Infinity,
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+    refetchOnReconnect: false,
+    retry: (failures, error) => failures < 2 && !(error instanceof ApiError && error.status === 404),
+  });
+  if (loading.isPending) return <Waiting what="Opening the design" />;
+  if (loading.isError) return <NotOpened reason={messageOf(loading.error)} />;
+  return (
+    <DeskProvider value={loading.data}>
+      <PictureProvider>
+        <Desk />
+      </PictureProvider>
+    </DeskProvider>
+  );
+}
+
+function Desk() {
+  const store = useDeskStore();
+  const { name } = useDesign();
+  const [keysShown, setKeysShown] = useState(false);
+  useEffect(() => startSaving(store), [store]);
+  useEffect(() => {
+    document.title = `${name || "Untitled"} · Twin Petal`;
+    return () => {
+      document.title = "Twin Petal";
+    };
+  }, [name]);
+  useKeys(() => setKeysShown(true));
+  return (
+    <div className="flex h-full min-w-[1024px] flex-col">
+      <TopStrip onKeys={() => setKeysShown(true)} />
+      <main className="flex min-h-0 flex-1">
+        <PartsStrip />
+        <ReadingColumn />
+        <Stage />
+      </main>
+      <ConflictDialog />
+      <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
+    </div>
+  );
+}
+
+/** Binds the shortcuts; while something is typed, keys belong to the text. */
+function useKeys(showKeys: () => void): void {
+  const store = useDeskStore();
+  const picture = usePicture();
+  useEffect(() => {
+    const bindings = SHORTCUTS.map(({ keys, act }) => [
+      keys,
+      (event: KeyboardEvent) => {
+        if (isTyping(event) || isElsewhere(event)) return;
+        event.preventDefault();
+        act({ store, picture, showKeys });
+      },
+    ]);
+    return tinykeys(window, Object.fromEntries(bindings));
+  });
+}
+
+function isTyping({ target }: KeyboardEvent): boolean {
+  return (
+    target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement
+  );
+}
+
+/** Menus and dialogs keep their keys to themselves. */
+function isElsewhere({ target }: KeyboardEvent): boolean {
+  return target instanceof Element && target.closest('[role="menu"], [role="dialog"]') !== null;
+}
+
+function NotOpened({ reason }: { reason: string }) {
+  return (
+    <main className="grid h-full place-content-center gap-3 text-center">
+      <h1 className="text-2xl font-bold">The design was not opened</h1>
+      <p role="alert" className="max-w-prose text-failed">
+        {reason}
+      </p>
+      <p>
+        <Link className="font-medium text-live underline" to="/">
+          To the wall
+        </Link>
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,42 @@
+import { Choice } from "@/ui/choice";
+import { useField } from "./fieldsContext";
+
+interface FieldChoiceProps {
+  readonly of: string;
+  readonly label?: string;
+  /** The words of each choice; the choice itself unless said. */
+  readonly words?: Readonly<Record<string, string>>;
+}
+
+/** One choice of a motif or a rule. */
+export function FieldChoice({ of, label = of, words = {} }: FieldChoiceProps) {
+  const { field, stored, set } = useField(of, "choice");
+  const value = typeof stored === "string" ? stored : field.default;
+  return (
+    <Choice
+      label={label}
+      value={value}
+      choices={field.choices.map((choice) => ({ value: choice, words: words[choice] ?? choice }))}
+      onChange={(next) => set(next === field.default ? undefined : next, `${label} ${words[next] ?? next}`)}
+    />
+  );
+}
+
+/** A yes or no of a motif or a rule, in words. */
+export function FieldToggle({ of, label, yes, no }: { of: string; label: string; yes: string; no: string }) {
+  const { field, stored, set } = useField(of, "toggle");
+  const value = typeof stored === "boolean" ? stored : field.default;
+  return (
+    <Choice
+      label={label}
+      value={value ? "yes" : "no"}
+      choices={[
+        { value: "yes", words: yes },
+        { value: "no", words: no },
+      ]}
+      onChange={(next) =>
+        set((next === "yes") === field.default ? undefined : next === "yes", `${label}: ${next === "yes" ? yes : no}`)
+      }
+    />
+  );
+}

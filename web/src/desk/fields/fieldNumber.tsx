@@ -1,0 +1,30 @@
+import { isNumberValue } from "@twin-petal/core";
+import { BoundNumber } from "./boundNumber";
+import { useField } from "./fieldsContext";
+
+interface FieldNumberProps {
+  readonly of: string;
+  /** What it is called; the field's own name unless said. */
+  readonly label?: string;
+  /** What it comes to while it follows from others. */
+  readonly following?: number;
+  readonly suffix?: string;
+}
+
+/** One number of a motif or a rule. */
+export function FieldNumber({ of, label = of, following = 0, suffix }: FieldNumberProps) {
+  const { field, stored, set } = useField(of, "number", "following");
+  return (
+    <BoundNumber
+      label={label}
+      stored={isNumberValue(stored) ? stored : undefined}
+      standard={field.default ?? following}
+      quantity={field.quantity}
+      limits={field}
+      step={field.step}
+      follows={field.type === "following"}
+      {...(suffix !== undefined && { suffix })}
+      onSet={set}
+    />
+  );
+}

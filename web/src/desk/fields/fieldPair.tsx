@@ -1,0 +1,57 @@
+import { isNumberValue, type NumberValue } from "@twin-petal/core";
+import { BoundNumber } from "./boundNumber";
+import { useField } from "./fieldsContext";
+import { WordButton } from "./wordButton";
+
+interface FieldPairProps {
+  readonly of: string;
+  readonly label?: string;
+  /** What the two are called. */
+  readonly names?: readonly [x: string, y: string];
+  /** What parts one number into two: "as an ellipse". */
+  readonly apart?: string;
+}
+
+/** Two numbers that belong together, or one that stands for both. */
+export function FieldPair({ of, label = of, names = ["across", "down"], apart }: FieldPairProps) {
+  const { field, stored, set } = useField(of, "pair");
+  const both = isNumberValue(stored) ? stored : undefined;
+  const two = typeof stored === "object" && "x" in stored && "y" in stored ? stored : null;
+  const one = field.single && !two;
+  const x: NumberValue = two?.x ?? both ?? field.default.x;
+  const y: NumberValue = two?.y ?? both ?? field.default.y;
+  const common = { quantity: field.quantity, limits: field, step: field.step };
+  if (one) {
+    return (
+      <>
+        <BoundNumber label={label} stored={both} standard={field.default.x} {...common} onSet={set} />
+        {apart && (
+          <WordButton onClick={() => set({ x, y }, `${label} ${apart}`)} title={`Two numbers: ${names.join(" and ")}`}>
+            {apart}
+          </WordButton>
+        )}
+      </>
+    );
+  }
+  return (
+    <>
+      <BoundNumber
+        label={`${label} ${names[0]}`}
+        stored={x}
+        standard={field.default.x}
+        {...common}
+        onSet={(next, change, gesture) => set({ x: next ?? field.default.x, y }, change, gesture)}
+      />{" "}
+      {names[0]} and{" "}
+      <BoundNumber
+        label={`${label} ${names[1]}`}
+        stored={y}
+        standard={field.default.y}
+        {...common}
+        onSet={(next, change, gesture) => set({ x, y: next ?? field.default.y }, change, gesture)}
+      />{" "}
+      {names[1]}
+      {field.single && <WordButton onClick={() => set(x, `${label} as one number`)}>as one</WordButton>}
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+import { createContext, useContext, type ReactNode } from "react";
+import type { Field, FieldTable, FieldValue, StoredFields } from "@twin-petal/core";
+import { useDesk } from "@/store/deskStore";
+import { setField } from "@/store/edits/rules";
+
+/** The motif or rule whose sentence is being told. */
+interface Fields {
+  readonly part: string;
+  /** The rule's number; null for the motif. */
+  readonly rule: number | null;
+  readonly stored: StoredFields;
+  readonly table: FieldTable;
+}
+
+const FieldsContext = createContext<Fields | null>(null);
+
+export function FieldsProvider({ children, ...fields }: Fields & { children: ReactNode }) {
+  return <FieldsContext value={fields}>{children}</FieldsContext>;
+}
+
+export function useFields(): Fields {
+  const fields = useContext(FieldsContext);
+  if (!fields) throw new Error("this belongs in the sentence of a motif or a rule");
+  return fields;
+}
+
+/** One field of the sentence: its definition, what is stored, and how to store something else. */
+export function useField<F extends Field["type"]>(name: string, ...types: readonly F[]) {
+  const { part, rule, stored, table } = useFields();
+  const edit = useDesk((state) => state.edit);
+  const field = table[name];
+  if (!field || !isOneOf(field, types)) throw new Error(`${stored.kind} has no such field as ${name}`);
+  const set = (value: FieldValue | undefined, change: string, gesture?: string) =>
+    edit(setField(part, rule, name, value, change, gesture && `${part}/${rule}/${name}/${gesture}`));
+  return { field, stored: stored[name], set };
+}
+
+function isOneOf<F extends Field["type"]>(field: Field, types: readonly F[]): field is Extract<Field, { type: F }> {
+  return types.some((type) => type === field.type);
+}

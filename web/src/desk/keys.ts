@@ -1,0 +1,78 @@
+import { zoomed, panned } from "@/paint/view";
+import type { DeskStore } from "@/store/deskStore";
+import { saveNow } from "@/store/saving";
+import type { usePicture } from "./stage/pictureContext";
+
+/** What keys act on. */
+export interface KeyTargets {
+  readonly store: DeskStore;
+  readonly picture: ReturnType<typeof usePicture>;
+  showKeys(): void;
+}
+
+/** One shortcut: the same table binds the keys and tells about them. */
+export interface Shortcut {
+  readonly keys: string;
+  readonly shown: string;
+  readonly words: string;
+  act(targets: KeyTargets): void;
+}
+
+const PAN = 48;
+const ZOOM = 1.25;
+
+const zoom =
+  (factor: number) =>
+  ({ picture: { size, setView } }: KeyTargets) => {
+    if (size) setView((view) => zoomed(view, size, factor, { x: size.width / 2, y: size.height / 2 }));
+  };
+
+const pan =
+  (x: number, y: number) =>
+  ({ picture }: KeyTargets) =>
+    picture.setView((view) => panned(view, x * PAN, y * PAN));
+
+const press = (id: string) => (): void => {
+  const button = document.getElementById(id);
+  button?.focus();
+  // Menus open on the key itself; a click on their button would not be heard.
+  button?.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }));
+};
+
+/** Chooses the part so many places further up the stack. */
+const chooseBy =
+  (places: number) =>
+  ({ store }: KeyTargets) => {
+    const { history, chosen, choose } = store.getState();
+    const { parts } = history.design;
+    const next = parts[parts.findIndex(({ id }) => id === chosen) + places];
+    if (next) choose(next.id);
+  };
+
+export const SHORTCUTS: readonly Shortcut[] = [
+  { keys: "$mod+z", shown: "Ctrl Z", words: "Undo", act: ({ store }) => store.getState().undo() },
+  { keys: "$mod+Shift+z", shown: "Ctrl Shift Z", words: "Redo", act: ({ store }) => store.getState().redo() },
+  { keys: "$mod+s", shown: "Ctrl S", words: "Save now", act: saveNow },
+  { keys: "n", shown: "N", words: "Add a part", act: press("add-part") },
+  { keys: "u", shown: "U", words: "Add a rule", act: press("add-rule") },
+  { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
+  { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
+  { keys: "+", shown: "+", words: "Zoom in", act: zoom(ZOOM) },
+  { keys: "Shift++", shown: "", words: "", act: zoom(ZOOM) },
+  { keys: "-", shown: "−", words: "Zoom out", act: zoom(1 / ZOOM) },
+  { keys: "0", shown: "0", words: "Show the sheet whole", act: ({ picture }) => picture.fit() },
+  { keys: "ArrowLeft", shown: "Arrows", words: "Move the view", act: pan(1, 0) },
+  { keys: "ArrowRight", shown: "", words: "", act: pan(-1, 0) },
+  { keys: "ArrowUp", shown: "", words: "", act: pan(0, 1) },
+  { keys: "ArrowDown", shown: "", words: "", act: pan(0, -1) },
+  { keys: "Shift+?", shown: "?", words: "Show the keys", act: ({ showKeys }) => showKeys() },
+];
+
+/** How a live number answers to keys; it binds them itself. */
+export const NUMBER_KEYS: readonly { shown: string; words: string }[] = [
+  { shown: "Arrows", words: "One step up or down" },
+  { shown: "Shift arrows", words: "Ten steps" },
+  { shown: "Alt arrows", words: "A tenth of a step" },
+  { shown: "Enter, or type", words: "A value or a formula" },
+  { shown: "Delete", words: "Back to the default" },
+];

@@ -1,0 +1,19 @@
+import type { ComponentType } from "react";
+import { ReflectSentence } from "./reflectSentence";
+import { RingSentence } from "./ringSentence";
+import { StepSentence } from "./stepSentence";
+import { TurnSentence } from "./turnSentence";
+
+interface RuleWords {
+  /** What it does, in the list of rules to add. */
+  readonly promise: string;
+  readonly Sentence: ComponentType;
+}
+
+/** The words of every rule, by kind. */
+export const RULE_WORDS: Readonly<Record<string, RuleWords>> = {
+  turn: { promise: "copies around a point, closing the circle", Sentence: TurnSentence },
+  reflect: { promise: "a mirror image across a line", Sentence: ReflectSentence },
+  step: { promise: "each copy turned, scaled and moved from the last", Sentence: StepSentence },
+  ring: { promise: "copies set on a circle or an ellipse", Sentence: RingSentence },
+};

@@ -1,0 +1,59 @@
+import type { ComponentType } from "react";
+import { FieldChoice } from "../fields/fieldChoice";
+import { FieldNumber } from "../fields/fieldNumber";
+import { More } from "../fields/more";
+
+const Corner = () => (
+  <>
+    corners rounded by <FieldNumber of="corner" />
+  </>
+);
+
+/** What a sentence about each kind of motif goes on with after its name. */
+export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
+  petal: () => (
+    <>
+      <FieldNumber of="length" /> long and <FieldNumber of="width" /> wide, widest at <FieldNumber of="widest" /> of its
+      length, its tip <FieldNumber of="tip" /> and its foot <FieldNumber of="foot" /> round.
+    </>
+  ),
+  ellipse: () => (
+    <>
+      reaching <FieldNumber of="rx" label="half width" /> across and <FieldNumber of="ry" label="half height" /> up from
+      its middle, with <FieldChoice of="ends" /> ends.
+    </>
+  ),
+  disc: () => (
+    <>
+      of radius <FieldNumber of="radius" />.
+    </>
+  ),
+  ring: () => (
+    <>
+      of radius <FieldNumber of="outer" label="outer radius" /> with a hole of radius{" "}
+      <FieldNumber of="inner" label="inner radius" />.
+    </>
+  ),
+  polygon: () => (
+    <>
+      of <FieldNumber of="sides" /> sides and radius <FieldNumber of="radius" />, <Corner />.
+      <More fields={["start"]}>
+        Its first corner points to <FieldNumber of="start" />.
+      </More>
+    </>
+  ),
+  star: () => (
+    <>
+      of <FieldNumber of="points" /> points, reaching <FieldNumber of="outer" label="outer radius" /> out and{" "}
+      <FieldNumber of="inner" label="inner radius" /> in, its edges bowed by <FieldNumber of="bulge" />, <Corner />.
+      <More fields={["start"]}>
+        Its first point looks to <FieldNumber of="start" />.
+      </More>
+    </>
+  ),
+  rectangle: () => (
+    <>
+      <FieldNumber of="width" /> wide and <FieldNumber of="height" /> high, <Corner />.
+    </>
+  ),
+};

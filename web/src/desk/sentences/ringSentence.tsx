@@ -1,0 +1,34 @@
+import { FieldChoice } from "../fields/fieldChoice";
+import { FieldNumber } from "../fields/fieldNumber";
+import { FieldPair } from "../fields/fieldPair";
+import { More } from "../fields/more";
+import { useFields } from "../fields/fieldsContext";
+
+const FACES = { out: "out", in: "in", along: "along the ring", fixed: "one way" };
+
+export function RingSentence() {
+  const { radius } = useFields().stored;
+  const elliptic = typeof radius === "object";
+  return (
+    <>
+      <b>Ring</b> of <FieldNumber of="count" /> at radius <FieldPair of="radius" apart="as an ellipse" />, facing{" "}
+      <FieldChoice of="face" words={FACES} />
+      {elliptic && (
+        <>
+          , spaced evenly by <FieldChoice of="spacing" />
+        </>
+      )}
+      .
+      <More fields={["start", "arc", "own"]}>
+        From <FieldNumber of="start" /> over <FieldNumber of="arc" />, each turned{" "}
+        <FieldNumber of="own" label="own turn" /> about its foot.
+      </More>
+      <More fields={["rings", "gap", "growth", "stagger", "flipEvery"]}>
+        <FieldNumber of="rings" /> rings <FieldNumber of="gap" /> apart, each with{" "}
+        <FieldNumber of="growth" label="more copies each" /> more copies than the last and shifted by{" "}
+        <FieldNumber of="stagger" /> of its spacing; every <FieldNumber of="flipEvery" label="flip every" />
+        th copy mirrored (0 for none).
+      </More>
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import {
+  apply,
+  directionOf,
+  multiply,
+  polar,
+  sizeOf,
+  type Matrix,
+  type PlacedMark,
+  type Point,
+} from "@twin-petal/core";
+import { toScreen } from "@/paint/view";
+import { useDesign, useDesk } from "@/store/deskStore";
+import { Guides } from "./guides";
+import { PivotHandle } from "./pivotHandle";
+import { usePicture } from "./pictureContext";
+import { RadiusHandle } from "./radiusHandle";
+
+/** What lies over the picture: guides, the source's outline, wedges, mirrors, and the handles. */
+export function Marks() {
+  const { report, view, size } = usePicture();
+  const design = useDesign();
+  const chosenId = useDesk((state) => state.chosen);
+  if (!report || !view || !size) return null;
+  const chosen = report.chosen?.id === chosenId ? report.chosen : null;
+  const part = design.parts.find(({ id }) => id === chosenId);
+  const sheetToScreen: Matrix = [
+    view.scale,
+    0,
+    0,
+    view.scale,
+    size.width / 2 - view.x * view.scale,
+    size.height / 2 - view.y * view.scale,
+  ];
+  const screen = (toSheet: Matrix, point: Point) => toScreen(view, size, apply(toSheet, point));
+  const reach = Math.hypot(report.sheet.width, report.sheet.height);
+  return (
+    <svg className="pointer-events-none absolute inset-0 size-full overflow-hidden" aria-label="Handles" role="group">
+      <Guides guides={report.guides} toScreen={(point) => toScreen(view, size, point)} reach={reach} />
+      {chosen && part?.visible && (
+        <>
+          <SourceOutline outline={chosen.outline} toScreen={multiply(sheetToScreen, chosen.source)} />
+          {chosen.marks.map((placed, index) => (
+            <QuietMark key={index} placed={placed} screen={screen} reach={reach} />
+          ))}
+          {!part.locked && chosen.marks.map((placed, index) => <HandleOf key={index} part={part} placed={placed} />)}
+        </>
+      )}
+    </svg>
+  );
+}
+
+/** The source is told apart by a dash of two tones, which shows on any artwork. */
+function SourceOutline({ outline, toScreen }: { outline: string; toScreen: Matrix }) {
+  const shared = {
+    d: outline,
+    fill: "none",
+    transform: `matrix(${toScreen.join(" ")})`,
+    vectorEffect: "non-scaling-stroke",
+  } as const;
+  return (
+    <g data-testid="source">
+      <path {...shared} stroke="#FFFFFF" strokeWidth={2.5} />
+      <path {...shared} stroke="#2B2140" strokeWidth={1.5} strokeDasharray="5 4" />
+    </g>
+  );
+}
+
+interface QuietMarkProps {
+  readonly placed: PlacedMark;
+  screen(toSheet: Matrix, point: Point): Point;
+  /** Millimetres that reach across the sheet. */
+  readonly reach: number;
+}
+
+/** Marks that only show: mirror lines, wedges, circles, the point copies spiral into. */
+function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps) {
+  const far = reach / Math.max(sizeOf(toSheet), 1e-9);
+  const line = (from: Point, to: Point) => {
+    const [a, b] = [screen(toSheet, from), screen(toSheet, to)];
+    return (
+      <line
+        x1={a.x}
+        y1={a.y}
+        x2={b.x}
+        y2={b.y}
+        stroke="var(--brass)"
+        strokeDasharray="1 5"
+        strokeLinecap="round"
+        strokeWidth={1.5}
+      />
+    );
+  };
+  switch (mark.kind) {
+    case "mirror":
+      return line(polar(far, mark.angle, mark.through), polar(-far, mark.angle, mark.through));
+    case "wedge":
+      return (
+        <>
+          {line(mark.pivot, polar(far / 3, mark.from, mark.pivot))}
+          {line(mark.pivot, polar(far / 3, mark.to, mark.pivot))}
+        </>
+      );
+    case "radius": {
+      const centre = screen(toSheet, { x: 0, y: 0 });
+      const across = screen(toSheet, { x: mark.radii.x, y: 0 });
+      const up = screen(toSheet, { x: 0, y: -mark.radii.y });
+      const turn = directionOf(centre, up);
+      return (
+        <ellipse
+          cx={centre.x}
+          cy={centre.y}
+          rx={Math.hypot(across.x - centre.x, across.y - centre.y)}
+          ry={Math.hypot(up.x - centre.x, up.y - centre.y)}
+          transform={`rotate(${turn} ${centre.x} ${centre.y})`}
+          fill="none"
+          stroke="var(--brass)"
+          strokeDasharray="1 5"
+          strokeLinecap="round"
+          strokeWidth={1.5}
+        />
+      );
+    }
+    case "fixedPoint": {
+      const at = screen(toSheet, mark.at);
+      return (
+        <g transform={`translate(${at.x} ${at.y})`} stroke="var(--brass)" strokeWidth={1.5} fill="none">
+          <title>The copies spiral into this point</title>
+          <circle r={4} />
+          <circle r={1} />
+        </g>
+      );
+    }
+    case "pivot":
+      return null;
+  }
+}
+
+type PartOf = Parameters<typeof PivotHandle>[0]["part"];
+
+function HandleOf({ part, placed }: { part: PartOf; placed: PlacedMark }) {
+  const { mark } = placed;
+  if (mark.kind === "pivot") return <PivotHandle part={part} placed={placed} mark={mark} />;
+  if (mark.kind === "radius") return <RadiusHandle part={part} placed={placed} mark={mark} />;
+  return null;
+}

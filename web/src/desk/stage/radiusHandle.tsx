@@ -1,0 +1,94 @@
+import {
+  apply,
+  directionOf,
+  invert,
+  polar,
+  type FieldValue,
+  type Mark,
+  type Part,
+  type PlacedMark,
+  type Point,
+} from "@twin-petal/core";
+import { toast } from "sonner";
+import { useDesign, useDesk } from "@/store/deskStore";
+import { setNumber } from "@/store/edits/numbers";
+import { setField } from "@/store/edits/rules";
+import { Handle } from "./handle";
+import { useLengthWords } from "./lengthWords";
+
+const LEAST = 0.01;
+
+interface RadiusHandleProps {
+  readonly part: Part;
+  readonly placed: PlacedMark;
+  readonly mark: Extract<Mark, { kind: "radius" }>;
+}
+
+/** A ring's radius, on a drop that points outwards; an ellipse has one for each half axis. */
+export function RadiusHandle({ part, placed, mark }: RadiusHandleProps) {
+  const stored = part.rules[placed.rule]?.[mark.field];
+  const { x, y } = mark.radii;
+  if (typeof stored === "object") {
+    return (
+      <>
+        <Drop part={part} placed={placed} mark={mark} axis="x" at={{ x, y: 0 }} outwards={90} />
+        <Drop part={part} placed={placed} mark={mark} axis="y" at={{ x: 0, y: -y }} outwards={0} />
+      </>
+    );
+  }
+  return <Drop part={part} placed={placed} mark={mark} axis={null} at={polar(x, mark.start)} outwards={mark.start} />;
+}
+
+interface DropProps extends RadiusHandleProps {
+  /** The half axis it sets; null where one number stands for both. */
+  readonly axis: "x" | "y" | null;
+  readonly at: Point;
+  readonly outwards: number;
+}
+
+function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: DropProps) {
+  const design = useDesign();
+  const edit = useDesk((state) => state.edit);
+  const { words, rounded, nudge } = useLengthWords();
+  const back = invert(toSheet);
+  if (!back) return null;
+  const stored = part.rules[rule]?.[mark.field];
+  const pull = (to: Point, gesture: string) => {
+    const local = apply(back, to);
+    const distance = axis === null ? Math.hypot(local.x, local.y) : Math.abs(local[axis]);
+    const radius = Math.max(LEAST, rounded(distance));
+    const change = `radius → ${words(radius)}`;
+    const own = axis && typeof stored === "object" && "x" in stored ? stored[axis] : stored;
+    if (typeof own === "string") {
+      const named = design.numbers.find(({ name }) => name === own.trim());
+      if (typeof named?.value === "number") return edit(setNumber(named.name, radius, change, gesture));
+      toast(`The radius follows the formula ${own}. Type a number to pull it.`, { id: "formula" });
+      return;
+    }
+    const next: FieldValue =
+      axis && typeof stored === "object" && "x" in stored && "y" in stored
+        ? { x: stored.x ?? 1, y: stored.y ?? 1, [axis]: radius }
+        : radius;
+    edit(setField(part.id, rule, mark.field, next, change, `${part.id}/${rule}/${mark.field}/${gesture}`));
+  };
+  const onSheet = apply(toSheet, at);
+  const turn = directionOf(onSheet, apply(toSheet, polar(1, outwards, at)));
+  const radius = axis === null ? mark.radii.x : mark.radii[axis];
+  return (
+    <Handle
+      label={axis === null ? "Radius of the ring" : axis === "x" ? "Radius across" : "Radius down"}
+      at={onSheet}
+      telling={words(radius)}
+      nudge={nudge}
+      onPull={pull}
+    >
+      <path
+        d="M0-11C5-4 6-1 6 2A6 6 0 0 1-6 2C-6-1-5-4 0-11Z"
+        transform={`rotate(${turn})`}
+        fill="#2B2140"
+        stroke="#FFFFFF"
+        strokeWidth={2}
+      />
+    </Handle>
+  );
+}

@@ -1,0 +1,56 @@
+import { useEffect, useRef } from "react";
+import { transfer } from "comlink";
+import { useDesign } from "@/store/deskStore";
+import { CloseUp } from "./closeUp";
+import { Marks } from "./marks";
+import { usePicture } from "./pictureContext";
+import { useSheetHand } from "./useSheetHand";
+
+/** The sheet with the ornament, painted in a worker; handles and hit marks lie over it. */
+export function Stage() {
+  const { painter, size, setSize, report } = usePicture();
+  const design = useDesign();
+  const frame = useRef<HTMLDivElement>(null);
+  const holder = useRef<HTMLDivElement>(null);
+  const hand = useSheetHand(frame);
+
+  useEffect(() => {
+    const canvas = document.createElement("canvas");
+    canvas.className = "absolute inset-0 size-full";
+    canvas.dataset.testid = "picture";
+    holder.current?.append(canvas);
+    const offscreen = canvas.transferControlToOffscreen();
+    void painter.attach(transfer(offscreen, [offscreen]));
+    return () => canvas.remove();
+  }, [painter]);
+
+  useEffect(() => {
+    const target = frame.current;
+    if (!target) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
+    observer.observe(target);
+    return () => observer.disconnect();
+  }, [setSize]);
+
+  const copies = [...(report?.copies.values() ?? [])].reduce((sum, count) => sum + count, 0);
+  return (
+    <div className="relative min-h-0 min-w-0 flex-1">
+      <div
+        ref={frame}
+        id="sheet"
+        role="img"
+        tabIndex={0}
+        aria-label={`The sheet of ${design.name}, with ${copies} copies. Arrow keys move it, plus and minus zoom.`}
+        data-painted={report ? "yes" : "no"}
+        className="absolute inset-0 cursor-grab touch-none overflow-hidden -outline-offset-2 active:cursor-grabbing"
+        {...hand}
+      >
+        <div ref={holder} />
+      </div>
+      {size && <Marks />}
+      {design.parts.length > 0 && <CloseUp />}
+    </div>
+  );
+}

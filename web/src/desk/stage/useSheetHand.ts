@@ -1,0 +1,67 @@
+import { useEffect, useRef, type PointerEvent, type RefObject } from "react";
+import type { Point } from "@twin-petal/core";
+import { panned, toSheet, zoomed } from "@/paint/view";
+import { useDesk } from "@/store/deskStore";
+import { usePicture } from "./pictureContext";
+
+const CLICK_WITHIN = 4;
+/** How much one pixel of wheel travel enlarges; pinches on a touchpad travel less. */
+const WHEEL_PACE = 0.0015;
+const PINCH_PACE = 0.01;
+
+/** What the hand does on the sheet: pull to pan, wheel or pinch to zoom, click to choose a part. */
+export function useSheetHand(element: RefObject<HTMLElement | null>) {
+  const { painter, view, size, setView } = usePicture();
+  const choose = useDesk((state) => state.choose);
+  const pointers = useRef(new Map<number, Point>());
+  const travelled = useRef(0);
+
+  const place = (event: { clientX: number; clientY: number }): Point => {
+    const box = element.current?.getBoundingClientRect();
+    return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
+  };
+
+  useEffect(() => {
+    const target = element.current;
+    if (!target || !size) return;
+    const onWheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const box = target.getBoundingClientRect();
+      const at = { x: event.clientX - box.left, y: event.clientY - box.top };
+      const factor = Math.exp(-event.deltaY * (event.ctrlKey ? PINCH_PACE : WHEEL_PACE));
+      setView((current) => zoomed(current, size, factor, at));
+    };
+    target.addEventListener("wheel", onWheel, { passive: false });
+    return () => target.removeEventListener("wheel", onWheel);
+  }, [element, size, setView]);
+
+  const onPointerDown = (event: PointerEvent) => {
+    if (event.button > 1) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    if (pointers.current.size === 0) travelled.current = 0;
+    pointers.current.set(event.pointerId, place(event));
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    const before = pointers.current.get(event.pointerId);
+    if (!before || !size) return;
+    const now = place(event);
+    travelled.current += Math.hypot(now.x - before.x, now.y - before.y);
+    const other = [...pointers.current].find(([id]) => id !== event.pointerId)?.[1];
+    pointers.current.set(event.pointerId, now);
+    if (travelled.current < CLICK_WITHIN) return;
+    if (!other) return setView((current) => panned(current, now.x - before.x, now.y - before.y));
+    const spread = (p: Point) => Math.hypot(p.x - other.x, p.y - other.y);
+    const factor = spread(now) / Math.max(1, spread(before));
+    setView((current) =>
+      zoomed(panned(current, (now.x - before.x) / 2, (now.y - before.y) / 2), size, factor, {
+        x: (now.x + other.x) / 2,
+        y: (now.y + other.y) / 2,
+      }),
+    );
+  };
+  const onPointerUp = (event: PointerEvent) => {
+    if (!pointers.current.delete(event.pointerId) || travelled.current >= CLICK_WITHIN || !view || !size) return;
+    void painter.partAt(toSheet(view, size, place(event)), view.scale).then((id) => id !== null && choose(id));
+  };
+  return { onPointerDown, onPointerMove, onPointerUp, onPointerCancel: onPointerUp };
+}

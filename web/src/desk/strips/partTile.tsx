@@ -1,0 +1,114 @@
+import { useEffect, useRef } from "react";
+import { useSortable } from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import { Copy, Eye, EyeOff, Lock, LockOpen, MoreHorizontal, MoveDown, MoveUp, Trash2 } from "lucide-react";
+import type { Part } from "@twin-petal/core";
+import { useDesign, useDesk } from "@/store/deskStore";
+import { duplicatePart, movePart, partEdit, removePart } from "@/store/edits/parts";
+import { Menu, MenuItem } from "@/ui/menu";
+
+interface PartTileProps {
+  readonly part: Part;
+  readonly picture: ImageBitmap | undefined;
+  readonly chosen: boolean;
+}
+
+/** One part: its picture, which chooses it, and what can be done with it. */
+export function PartTile({ part, picture, chosen }: PartTileProps) {
+  const { choose } = useDesk((state) => state);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part.id });
+  useEffect(() => {
+    const context = canvas.current?.getContext("2d");
+    if (!context || !picture) return;
+    context.clearRect(0, 0, picture.width, picture.height);
+    context.drawImage(picture, 0, 0);
+  }, [picture]);
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`group relative ${isDragging ? "z-10" : ""}`}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-pressed={chosen}
+        aria-label={`Part ${part.name}${part.visible ? "" : ", hidden"}${part.locked ? ", locked" : ""}`}
+        title={part.name}
+        onClick={() => choose(part.id)}
+        className={`relative block size-[54px] touch-none rounded-md border bg-white p-px ${
+          chosen ? "border-2 border-words" : "border-hairline hover:border-quiet"
+        }`}
+      >
+        <canvas ref={canvas} width={104} height={104} className={`size-full ${part.visible ? "" : "opacity-25"}`} />
+        <span className="absolute right-0.5 bottom-0.5 flex gap-0.5 text-[#2B2140]">
+          {!part.visible && <EyeOff size={13} />}
+          {part.locked && <Lock size={13} />}
+        </span>
+      </button>
+      <PartMenu part={part} />
+    </li>
+  );
+}
+
+function PartMenu({ part }: { part: Part }) {
+  const design = useDesign();
+  const { edit, choose } = useDesk((state) => state);
+  const index = design.parts.findIndex(({ id }) => id === part.id);
+  const { id, name, visible, locked } = part;
+  const duplicate = () => {
+    const copy = duplicatePart(design, part);
+    edit(copy.edit);
+    choose(copy.id);
+  };
+  return (
+    <Menu
+      trigger={
+        <button
+          type="button"
+          aria-label={`More for ${name}`}
+          className="absolute -top-1.5 -right-2 grid size-6 place-items-center rounded-full border border-hairline bg-surface text-quiet opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:text-words data-[state=open]:opacity-100 pointer-coarse:opacity-100"
+        >
+          <MoreHorizontal size={14} />
+        </button>
+      }
+    >
+      <MenuItem
+        onSelect={() =>
+          edit(
+            partEdit(id, visible ? `hide “${name}”` : `show “${name}”`, (draft) => {
+              draft.visible = !visible;
+            }),
+          )
+        }
+      >
+        {visible ? <EyeOff size={16} /> : <Eye size={16} />} {visible ? "Hide" : "Show"}
+      </MenuItem>
+      <MenuItem
+        onSelect={() =>
+          edit(
+            partEdit(id, locked ? `unlock “${name}”` : `lock “${name}”`, (draft) => {
+              draft.locked = !locked;
+            }),
+          )
+        }
+      >
+        {locked ? <LockOpen size={16} /> : <Lock size={16} />} {locked ? "Unlock" : "Lock"}
+      </MenuItem>
+      <MenuItem onSelect={duplicate}>
+        <Copy size={16} /> Duplicate
+      </MenuItem>
+      <MenuItem disabled={index === design.parts.length - 1} onSelect={() => edit(movePart(part, index + 1))}>
+        <MoveUp size={16} /> Raise
+      </MenuItem>
+      <MenuItem disabled={index === 0} onSelect={() => edit(movePart(part, index - 1))}>
+        <MoveDown size={16} /> Lower
+      </MenuItem>
+      <MenuItem disabled={locked} onSelect={() => edit(removePart(part))}>
+        <Trash2 size={16} /> Remove
+      </MenuItem>
+    </Menu>
+  );
+}

@@ -1,0 +1,82 @@
+import { useEffect, useState } from "react";
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import { Plus } from "lucide-react";
+import { useDesign, useDesk } from "@/store/deskStore";
+import { addPart, movePart } from "@/store/edits/parts";
+import { IconButton } from "@/ui/button";
+import { MotifPicker } from "../column/motifPicker";
+import { usePicture } from "../stage/pictureContext";
+import { PartTile } from "./partTile";
+
+/** The design rests this long before the parts' small pictures are painted, milliseconds. */
+const REST = 250;
+const SIDE = 104;
+
+/** The parts as live pictures, the top one first. */
+export function PartsStrip() {
+  const design = useDesign();
+  const { edit, choose, chosen } = useDesk((state) => state);
+  const pictures = usePartPictures();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const topFirst = design.parts.toReversed();
+  const add = (kind: string) => {
+    const added = addPart(design, kind);
+    edit(added.edit);
+    choose(added.id);
+  };
+  return (
+    <nav
+      aria-label="Parts"
+      className="flex w-[72px] shrink-0 flex-col items-center gap-2 overflow-y-auto border-r border-hairline bg-surface py-2"
+    >
+      <MotifPicker
+        onPick={add}
+        trigger={
+          <IconButton label="Add a part" id="add-part" className="border border-dashed border-hairline">
+            <Plus size={18} />
+          </IconButton>
+        }
+      />
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => {
+          const part = design.parts.find(({ id }) => id === active.id);
+          const to = design.parts.findIndex(({ id }) => id === over?.id);
+          if (part && to >= 0 && active.id !== over?.id) edit(movePart(part, to));
+        }}
+      >
+        <SortableContext items={topFirst.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          <ul className="flex flex-col gap-2">
+            {topFirst.map((part) => (
+              <PartTile key={part.id} part={part} picture={pictures.get(part.id)} chosen={part.id === chosen} />
+            ))}
+          </ul>
+        </SortableContext>
+      </DndContext>
+    </nav>
+  );
+}
+
+function usePartPictures(): ReadonlyMap<string, ImageBitmap> {
+  const design = useDesign();
+  const { painter } = usePicture();
+  const [pictures, setPictures] = useState<ReadonlyMap<string, ImageBitmap>>(new Map());
+  useEffect(() => {
+    let wanted = true;
+    const timer = window.setTimeout(() => {
+      void painter.partPictures(design, SIDE).then((made) => {
+        if (wanted) setPictures(new Map(made.map(({ id, bitmap }) => [id, bitmap])));
+      });
+    }, REST);
+    return () => {
+      wanted = false;
+      window.clearTimeout(timer);
+    };
+  }, [painter, design]);
+  return pictures;
+}

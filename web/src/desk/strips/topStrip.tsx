@@ -1,0 +1,103 @@
+import { Download, Maximize, Minus, Plus, Redo2, Undo2 } from "lucide-react";
+import { Link } from "react-router";
+import { FORMATS } from "@twin-petal/core";
+import { useDesign, useDesk } from "@/store/deskStore";
+import { renameDesign } from "@/store/edits/sheet";
+import { Button, IconButton } from "@/ui/button";
+import { Mark } from "@/ui/mark";
+import { Menu, MenuItem } from "@/ui/menu";
+import { zoomed } from "@/paint/view";
+import { usePicture } from "../stage/pictureContext";
+import { takeAway } from "../takeAway";
+import { SaveWords } from "./saveWords";
+
+/** CSS pixels a millimetre at real size. */
+const REAL_SIZE = 96 / 25.4;
+const ZOOM_STEP = 1.25;
+
+const FORMAT_WORDS: Readonly<Record<string, string>> = {
+  svg: "vectors at real size; opens here again",
+  png: "a picture at 300 dpi",
+  "petal.json": "the design file",
+  "scene.json": "every copy’s place, as numbers",
+};
+
+/** The strip along the top: where you are, what is saved, undo, zoom, and the way out. */
+export function TopStrip({ onKeys }: { onKeys: () => void }) {
+  const design = useDesign();
+  const { edit, undo, redo, history } = useDesk((state) => state);
+  const back = history.past.at(-1);
+  const forward = history.future.at(-1);
+  return (
+    <header className="flex h-11 shrink-0 items-center gap-2 border-b border-hairline bg-surface px-3">
+      <Link to="/" aria-label="To the wall" title="To the wall" className="rounded-md p-1 hover:bg-page">
+        <Mark />
+      </Link>
+      <h1 className="min-w-0">
+        <input
+          aria-label="Name of the design"
+          value={design.name}
+          maxLength={120}
+          size={Math.min(36, Math.max(8, design.name.length))}
+          onChange={(event) => edit(renameDesign(event.target.value))}
+          onKeyDown={(event) => event.stopPropagation()}
+          className="max-w-72 rounded bg-transparent px-1.5 py-0.5 text-[18px] font-bold hover:bg-page focus:bg-page"
+        />
+      </h1>
+      <SaveWords />
+      <span className="ml-2 flex">
+        <IconButton label={back ? `Undo: ${back.label}` : "Nothing to undo"} disabled={!back} onClick={undo}>
+          <Undo2 size={18} />
+        </IconButton>
+        <IconButton label={forward ? `Redo: ${forward.label}` : "Nothing to redo"} disabled={!forward} onClick={redo}>
+          <Redo2 size={18} />
+        </IconButton>
+      </span>
+      <Zoom />
+      <IconButton label="Keys" onClick={onKeys}>
+        <span className="font-bold">?</span>
+      </IconButton>
+      <Menu
+        trigger={
+          <Button look="main" id="take-away">
+            <Download size={16} /> Take away
+          </Button>
+        }
+      >
+        {FORMATS.map(({ extension }) => (
+          <MenuItem key={extension} onSelect={() => void takeAway(design, extension)}>
+            <b className="w-24 font-mono text-[14px]">.{extension}</b>
+            <span className="text-quiet">{FORMAT_WORDS[extension]}</span>
+          </MenuItem>
+        ))}
+      </Menu>
+    </header>
+  );
+}
+
+function Zoom() {
+  const { view, size, setView, fit } = usePicture();
+  const middle = { x: (size?.width ?? 0) / 2, y: (size?.height ?? 0) / 2 };
+  const zoom = (factor: number) => size && setView((current) => zoomed(current, size, factor, middle));
+  return (
+    <span className="ml-auto flex items-center">
+      <IconButton label="Zoom out" onClick={() => zoom(1 / ZOOM_STEP)}>
+        <Minus size={16} />
+      </IconButton>
+      <button
+        type="button"
+        title="Show at real size"
+        onClick={() => view && zoom(REAL_SIZE / view.scale)}
+        className="w-14 rounded text-center font-mono text-[13px] text-quiet hover:bg-page"
+      >
+        {view ? `${Math.round((view.scale / REAL_SIZE) * 100)}%` : ""}
+      </button>
+      <IconButton label="Zoom in" onClick={() => zoom(ZOOM_STEP)}>
+        <Plus size={16} />
+      </IconButton>
+      <IconButton label="Show the sheet whole" onClick={fit}>
+        <Maximize size={16} />
+      </IconButton>
+    </span>
+  );
+}

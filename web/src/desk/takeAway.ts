@@ -1,0 +1,51 @@
+import { toast } from "sonner";
+import { writeDesign, type Design } from "@twin-petal/core";
+import { messageOf } from "@/api/http";
+import { startMaker } from "@/workers/start";
+
+/** Work that takes longer than this shows that it is under way, milliseconds. */
+const SHOW_AFTER = 300;
+const DPI = 300;
+
+/** Makes a file of the design in a worker and hands it to the browser to keep. */
+export async function takeAway(design: Design, extension: string): Promise<void> {
+  const { maker, end } = startMaker();
+  let timer = 0;
+  const stopped = new Promise<null>((stop) => {
+    const action = { label: "Stop", onClick: () => stop(null) };
+    timer = window.setTimeout(() => toast.loading(`Making the ${extension} …`, { id: extension, action }), SHOW_AFTER);
+  });
+  try {
+    const made = await Promise.race([maker.make(writeDesign(design), extension, DPI), stopped]);
+    if (made === null) toast("Stopped; no file was made", { id: extension });
+    else if ("refusal" in made) toast.error(made.refusal, { id: extension });
+    else {
+      download(made.file, `${fileName(design.name)}.${extension}`);
+      toast.success(`${fileName(design.name)}.${extension} is made`, { id: extension });
+    }
+  } catch (error) {
+    toast.error(`The file could not be made: ${messageOf(error)}`, { id: extension });
+  } finally {
+    window.clearTimeout(timer);
+    end();
+  }
+}
+
+function download(file: Blob, name: string): void {
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(file);
+  link.download = name;
+  link.click();
+  // The browser reads the file after the click; a minute is more than it needs.
+  window.setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+}
+
+/** A name every system can keep a file under. */
+export function fileName(name: string): string {
+  return (
+    name
+      .replace(/[^\p{L}\p{N} _-]+/gu, "")
+      .trim()
+      .slice(0, 80) || "design"
+  );
+}

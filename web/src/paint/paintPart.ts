@@ -1,0 +1,94 @@
+import { colorIndexer, colorsOf, type Paint, type PartScene } from "@twin-petal/core";
+import { motifPath, reachOf } from "./motifPath";
+import type { Size, View } from "./view";
+
+type Context = OffscreenCanvasRenderingContext2D;
+
+/** Copies painted between two looks at the clock. */
+const BETWEEN_LOOKS = 256;
+/** A copy that reaches less than this many pixels from its origin cannot be seen. */
+const LEAST_PIXELS = 0.2;
+
+/** Asked now and then while painting; a false answer ends the painting where it is. */
+export type GoOn = () => Promise<boolean> | null;
+
+/** Where the picture goes: device pixels a millimetre, and the sheet's origin in device pixels. */
+export interface Placing {
+  readonly scale: number;
+  readonly originX: number;
+  readonly originY: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export function placingOf({ x, y, scale }: View, { width, height }: Size, density: number): Placing {
+  return {
+    scale: scale * density,
+    originX: (width / 2 - x * scale) * density,
+    originY: (height / 2 - y * scale) * density,
+    width: width * density,
+    height: height * density,
+  };
+}
+
+/** Paints every copy of a part that can be seen. Answers false when it was told not to go on. */
+export async function paintPart(context: Context, part: PartScene, to: Placing, goOn: GoOn): Promise<boolean> {
+  const { path, placements } = part.geometry;
+  const { count, matrices } = placements;
+  const { fill, line } = part.finish;
+  const outline = motifPath(path);
+  const fills = brush(fill, part);
+  const strokes = brush(line && line.width > 0 ? line.paint : null, part);
+  setLine(context, part);
+  context.globalAlpha = part.finish.opacity;
+  const reach = reachOf(path) + (line?.width ?? 0);
+  for (let copy = 0; copy < count; copy++) {
+    if (copy % BETWEEN_LOOKS === 0) {
+      const answer = goOn();
+      if (answer && !(await answer)) return false;
+    }
+    const at = copy * 6;
+    const a = (matrices[at] ?? 0) * to.scale;
+    const b = (matrices[at + 1] ?? 0) * to.scale;
+    const c = (matrices[at + 2] ?? 0) * to.scale;
+    const d = (matrices[at + 3] ?? 0) * to.scale;
+    const e = (matrices[at + 4] ?? 0) * to.scale + to.originX;
+    const f = (matrices[at + 5] ?? 0) * to.scale + to.originY;
+    const extent = (Math.abs(a) + Math.abs(b) + Math.abs(c) + Math.abs(d)) * reach;
+    if (e + extent < 0 || f + extent < 0 || e - extent > to.width || f - extent > to.height) continue;
+    if (extent < LEAST_PIXELS) continue;
+    context.setTransform(a, b, c, d, e, f);
+    if (fills) {
+      fills(context, copy, "fillStyle");
+      context.fill(outline);
+    }
+    if (strokes) {
+      strokes(context, copy, "strokeStyle");
+      context.stroke(outline);
+    }
+  }
+  return true;
+}
+
+/** Sets the colour of one copy, and only when it differs from the copy before. */
+function brush(paint: Paint | null, part: PartScene) {
+  if (!paint) return null;
+  const colors = colorsOf(paint);
+  const indexOf = colorIndexer(paint, part.geometry.placements);
+  let last = -1;
+  return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
+    const index = indexOf(copy);
+    if (index === last) return;
+    last = index;
+    context[style] = colors[index] ?? "#000000";
+  };
+}
+
+function setLine(context: Context, { finish: { line } }: PartScene): void {
+  if (!line) return;
+  context.lineWidth = line.width;
+  context.lineCap = line.cap;
+  context.lineJoin = line.join;
+  context.miterLimit = 4;
+  context.setLineDash([...line.dash]);
+}

@@ -1,0 +1,73 @@
+import { motifOf, newPart, type Design, type Motif, type Part } from "@twin-petal/core";
+import { castDraft, type Draft } from "immer";
+import type { Edit } from "../edit";
+import { freshId } from "./freshId";
+import { scaledDefaults } from "./scaledDefaults";
+
+/** An edit of one part; nothing happens when it has gone. */
+export function partEdit(id: string, label: string, change: (part: Draft<Part>) => void, gesture?: string): Edit {
+  return {
+    label,
+    ...(gesture !== undefined && { gesture }),
+    apply(draft) {
+      const part = draft.parts.find((known) => known.id === id);
+      if (part) change(part);
+    },
+  };
+}
+
+/** A new part on top, with a motif that suits the sheet's size; answers its id too. */
+export function addPart(design: Design, kind: string): { edit: Edit; id: string } {
+  const id = freshId(design, kind);
+  const part = newPart(id, kind.charAt(0).toUpperCase() + kind.slice(1), motifFor(design, kind));
+  return { id, edit: { label: `add a ${kind}`, apply: (draft) => void draft.parts.push(castDraft(part)) } };
+}
+
+export function motifFor(design: Design, kind: string): Motif {
+  return { kind, ...scaledDefaults(design, motifOf(kind)?.fields ?? {}) };
+}
+
+export function changeMotif(design: Design, id: string, kind: string): Edit {
+  const motif = motifFor(design, kind);
+  return partEdit(id, `make the motif a ${kind}`, (part) => {
+    const { at } = part.motif;
+    part.motif = at ? { ...castDraft(motif), at } : castDraft(motif);
+  });
+}
+
+export function removePart({ id, name }: Part): Edit {
+  return {
+    label: `remove “${name}”`,
+    apply(draft) {
+      draft.parts = draft.parts.filter((part) => part.id !== id);
+    },
+  };
+}
+
+export function duplicatePart(design: Design, part: Part): { edit: Edit; id: string } {
+  const id = freshId(design, part.id);
+  const copy = { ...part, id, name: `${part.name}, a copy` };
+  const label = `duplicate “${part.name}”`;
+  return {
+    id,
+    edit: {
+      label,
+      apply(draft) {
+        const index = draft.parts.findIndex((known) => known.id === part.id);
+        draft.parts.splice(index + 1, 0, castDraft(copy));
+      },
+    },
+  };
+}
+
+/** Moves a part to another place in the stack; 0 is the bottom. */
+export function movePart({ id, name }: Part, to: number): Edit {
+  return {
+    label: `move “${name}”`,
+    apply(draft) {
+      const from = draft.parts.findIndex((part) => part.id === id);
+      const [part] = from < 0 ? [] : draft.parts.splice(from, 1);
+      if (part) draft.parts.splice(to, 0, part);
+    },
+  };
+}

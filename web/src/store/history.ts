@@ -1,0 +1,49 @@
+import type { Design } from "@twin-petal/core";
+import { applyEdit, type Edit } from "./edit";
+
+/** A step of undo or redo: the design to go to, and what going there does. */
+export interface Step {
+  readonly label: string;
+  readonly design: Design;
+  readonly gesture?: string;
+}
+
+/** A design with the way back and the way forward again. Designs share what did not change. */
+export interface History {
+  readonly design: Design;
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+}
+
+const STEPS_KEPT = 300;
+
+export function beginHistory(design: Design): History {
+  return { design, past: [], future: [] };
+}
+
+/** The history with an edit made; unchanged when the edit changes nothing. */
+export function make(history: History, edit: Edit): History {
+  const design = applyEdit(history.design, edit);
+  if (design === history.design) return history;
+  const last = history.past.at(-1);
+  const goesOn = edit.gesture !== undefined && last?.gesture === edit.gesture && history.future.length === 0;
+  const step: Step = {
+    label: edit.label,
+    design: goesOn ? last.design : history.design,
+    ...(edit.gesture !== undefined && { gesture: edit.gesture }),
+  };
+  const before = goesOn ? history.past.slice(0, -1) : history.past;
+  return { design, past: [...before, step].slice(-STEPS_KEPT), future: [] };
+}
+
+export function undo({ design, past, future }: History): History {
+  const step = past.at(-1);
+  if (!step) return { design, past, future };
+  return { design: step.design, past: past.slice(0, -1), future: [...future, { label: step.label, design }] };
+}
+
+export function redo({ design, past, future }: History): History {
+  const step = future.at(-1);
+  if (!step) return { design, past, future };
+  return { design: step.design, past: [...past, { label: step.label, design }], future: future.slice(0, -1) };
+}

@@ -1,0 +1,32 @@
+import { Menu, MenuItem } from "./menu";
+
+interface ChoiceProps<C extends string> {
+  readonly label: string;
+  readonly value: C;
+  readonly choices: readonly { readonly value: C; readonly words: string }[];
+  onChange(value: C): void;
+}
+
+/** A choice in a sentence: its words open the others. */
+export function Choice<C extends string>({ label, value, choices, onChange }: ChoiceProps<C>) {
+  const words = choices.find((known) => known.value === value)?.words ?? value;
+  return (
+    <Menu
+      trigger={
+        <button
+          type="button"
+          aria-label={`${label}: ${words}`}
+          className="rounded px-0.5 text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
+        >
+          {words}
+        </button>
+      }
+    >
+      {choices.map((known) => (
+        <MenuItem key={known.value} onSelect={() => onChange(known.value)} hint={known.value === value ? "now" : ""}>
+          {known.words}
+        </MenuItem>
+      ))}
+    </Menu>
+  );
+}

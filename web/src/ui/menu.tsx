@@ -1,0 +1,48 @@
+import type { ReactNode } from "react";
+import { DropdownMenu } from "radix-ui";
+
+/** A menu that opens under its trigger. */
+export function Menu({ trigger, children }: { trigger: ReactNode; children: ReactNode }) {
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          sideOffset={4}
+          collisionPadding={8}
+          className="z-50 max-h-[70vh] min-w-44 overflow-auto rounded-md border border-hairline bg-surface p-1 shadow-floating"
+        >
+          {children}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+interface MenuItemProps {
+  readonly children: ReactNode;
+  readonly onSelect: () => void;
+  readonly disabled?: boolean;
+  readonly hint?: string;
+}
+
+export function MenuItem({ children, onSelect, disabled, hint }: MenuItemProps) {
+  return (
+    <DropdownMenu.Item
+      onSelect={onSelect}
+      disabled={disabled}
+      className="flex cursor-pointer items-center gap-2 rounded px-2 py-1.5 outline-none data-disabled:cursor-default data-disabled:opacity-45 data-highlighted:bg-page"
+    >
+      <span className="flex flex-1 items-center gap-2">{children}</span>
+      {hint && <span className="text-sm text-quiet">{hint}</span>}
+    </DropdownMenu.Item>
+  );
+}
+
+export function MenuHeading({ children }: { children: ReactNode }) {
+  return <DropdownMenu.Label className="px-2 pt-2 pb-1 text-sm text-quiet">{children}</DropdownMenu.Label>;
+}
+
+export function MenuLine() {
+  return <DropdownMenu.Separator className="my-1 h-px bg-hairline" />;
+}

@@ -1,0 +1,40 @@
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
+
+interface Telling {
+  /** Tells what is wrong with one word of the sentence; null when nothing is any more. */
+  tell(word: string, trouble: string | null): void;
+}
+
+const TellingContext = createContext<Telling>({ tell: () => undefined });
+
+/** Where a word of a sentence says what is wrong with it. */
+export function useTelling(): Telling {
+  return useContext(TellingContext);
+}
+
+/** Words with live numbers in them; what is wrong with one is told underneath. */
+export function Sentence({ children, aside }: { children: ReactNode; aside?: ReactNode }) {
+  const [troubles, setTroubles] = useState<ReadonlyMap<string, string>>(new Map());
+  const tell = useCallback((word: string, trouble: string | null) => {
+    setTroubles((known) => {
+      if ((known.get(word) ?? null) === trouble) return known;
+      const next = new Map(known);
+      if (trouble === null) next.delete(word);
+      else next.set(word, trouble);
+      return next;
+    });
+  }, []);
+  const telling = useMemo(() => ({ tell }), [tell]);
+  return (
+    <TellingContext.Provider value={telling}>
+      <p className="leading-[1.85] text-pretty">{children}</p>
+      {aside}
+      {[...troubles].map(([word, trouble]) => (
+        <p key={word} role="alert" className="text-[15px] leading-snug text-failed">
+          <span aria-hidden="true">✕ </span>
+          {word}: {trouble}
+        </p>
+      ))}
+    </TellingContext.Provider>
+  );
+}

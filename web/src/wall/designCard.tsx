@@ -1,0 +1,75 @@
+import { Copy, MoreHorizontal, RotateCcw, Trash2 } from "lucide-react";
+import { Link } from "react-router";
+import type { ListedDesign } from "@/api/designs";
+import { IconButton } from "@/ui/button";
+import { Menu, MenuItem } from "@/ui/menu";
+import { sizeWords } from "./sizeWords";
+import type { useWallActions } from "./useWall";
+
+interface CardProps {
+  readonly design: ListedDesign;
+  readonly binned: boolean;
+  readonly actions: ReturnType<typeof useWallActions>;
+}
+
+/** One design: its picture, name, size and folds. */
+export function DesignCard({ design, binned, actions }: CardProps) {
+  const { id, name, thumbnail, size, folds, copies } = design;
+  const picture = (
+    <img
+      src={thumbnail}
+      alt=""
+      loading="lazy"
+      className="absolute inset-0 m-auto max-h-full max-w-full border border-hairline bg-white"
+    />
+  );
+  return (
+    <li className="group flex flex-col overflow-hidden rounded-md border border-hairline bg-surface focus-within:border-quiet hover:border-quiet">
+      {binned ? (
+        <div className="p-4 opacity-60">
+          <div className="relative h-48">{picture}</div>
+        </div>
+      ) : (
+        <Link
+          to={`/designs/${id}`}
+          aria-label={`Open ${name}`}
+          tabIndex={-1}
+          className="block p-4"
+        >
+          <div className="relative h-48">{picture}</div>
+        </Link>
+      )}
+      <div className="flex items-start gap-2 border-t border-hairline py-2 pr-1.5 pl-3.5">
+        <div className="min-w-0 flex-1">
+          <h2 className="truncate text-[17px] font-bold">
+            {binned ? name : <Link to={`/designs/${id}`}>{name}</Link>}
+          </h2>
+          <p className="text-[15px] text-quiet">
+            {sizeWords(size)} · {folds > 1 ? `${folds}-fold · ` : ""}
+            {copies === 1 ? "1 copy" : `${copies.toLocaleString("en")} copies`}
+          </p>
+        </div>
+        {binned ? (
+          <IconButton label={`Bring ${name} back to the wall`} onClick={() => actions.restore(id)}>
+            <RotateCcw size={17} />
+          </IconButton>
+        ) : (
+          <Menu
+            trigger={
+              <IconButton label={`More for ${name}`}>
+                <MoreHorizontal size={18} />
+              </IconButton>
+            }
+          >
+            <MenuItem onSelect={() => actions.duplicate({ id, name })}>
+              <Copy size={16} /> Duplicate
+            </MenuItem>
+            <MenuItem onSelect={() => actions.bin({ id, name })}>
+              <Trash2 size={16} /> To the bin
+            </MenuItem>
+          </Menu>
+        )}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,50 @@
+import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
+import { toast } from "sonner";
+import { binDesign, createDesign, fetchDesign, listDesigns, restoreDesign, type WallQuery } from "@/api/designs";
+import { messageOf } from "@/api/http";
+
+const WALL = "wall";
+
+/** The designs on the wall, page after page. */
+export function useDesigns(query: WallQuery) {
+  return useInfiniteQuery({
+    queryKey: [WALL, query],
+    queryFn: ({ pageParam }) => listDesigns(query, pageParam),
+    initialPageParam: null as string | null,
+    getNextPageParam: ({ next }) => next,
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** What can be done with designs on the wall. */
+export function useWallActions() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const refresh = () => queries.invalidateQueries({ queryKey: [WALL] });
+  const tell = (error: unknown) => toast.error(messageOf(error));
+
+  const open = useMutation({
+    mutationFn: createDesign,
+    onSuccess: (id) => navigate(`/designs/${id}`),
+    onError: tell,
+  });
+  const restore = useMutation({ mutationFn: restoreDesign, onSuccess: refresh, onError: tell });
+  const bin = useMutation({
+    mutationFn: ({ id }: { id: string; name: string }) => binDesign(id),
+    onSuccess: (_, { id, name }) => {
+      void refresh();
+      toast(`“${name}” is in the bin`, { action: { label: "Bring it back", onClick: () => restore.mutate(id) } });
+    },
+    onError: tell,
+  });
+  const duplicate = useMutation({
+    mutationFn: async ({ id, name }: { id: string; name: string }) => {
+      const { file } = await fetchDesign(id);
+      return createDesign({ ...(typeof file === "object" ? file : {}), name: `${name}, a copy` });
+    },
+    onSuccess: refresh,
+    onError: tell,
+  });
+  return { open: open.mutate, bin: bin.mutate, restore: restore.mutate, duplicate: duplicate.mutate, refresh };
+}

@@ -1,0 +1,182 @@
+import { useDeferredValue, useRef, useState, type DragEvent } from "react";
+import { FilePlus2, Search, Trash2, Upload } from "lucide-react";
+import { toast } from "sonner";
+import type { Order } from "@/api/designs";
+import { messageOf } from "@/api/http";
+import { Button } from "@/ui/button";
+import { Mark } from "@/ui/mark";
+import { Menu, MenuHeading, MenuItem, MenuLine } from "@/ui/menu";
+import { Dialog } from "@/ui/dialog";
+import { DesignCard } from "./designCard";
+import { EXAMPLES } from "./examples";
+import { importFiles, type ImportOutcome } from "./importFiles";
+import { useDesigns, useWallActions } from "./useWall";
+
+const EMPTY_FILE = { format: "twin-petal/1", name: "Untitled" };
+
+/** All designs as pictures. */
+export function WallScreen() {
+  const [search, setSearch] = useState("");
+  const [sort, setSort] = useState<Order>("changed");
+  const [bin, setBin] = useState(false);
+  const [refused, setRefused] = useState<readonly ImportOutcome[]>([]);
+  const [dropping, setDropping] = useState(false);
+  const chooser = useRef<HTMLInputElement>(null);
+  const wanted = useDeferredValue(search.trim());
+  const list = useDesigns({ search: wanted, sort, bin });
+  const actions = useWallActions();
+  const designs = list.data?.pages.flatMap((page) => page.designs) ?? [];
+
+  const take = async (files: readonly File[]) => {
+    if (files.length === 0) return;
+    const outcomes = await importFiles(files);
+    const opened = outcomes.filter(({ id }) => id !== null).length;
+    if (opened > 0) toast.success(opened === 1 ? "One design was added" : `${opened} designs were added`);
+    setRefused(outcomes.filter(({ id }) => id === null));
+    setBin(false);
+    void actions.refresh();
+  };
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setDropping(false);
+    void take([...event.dataTransfer.files]);
+  };
+
+  return (
+    <div
+      className="flex min-h-full flex-col"
+      onDragOver={(event) => {
+        event.preventDefault();
+        setDropping(true);
+      }}
+      onDragLeave={(event) => event.currentTarget === event.target && setDropping(false)}
+      onDrop={drop}
+    >
+      <header className="sticky top-0 z-10 border-b border-hairline bg-surface">
+        <div className="mx-auto flex max-w-6xl flex-wrap items-center gap-3 px-6 py-3">
+          <h1 className="mr-auto flex items-center gap-2 text-xl font-bold">
+            <Mark size={28} /> Twin Petal
+          </h1>
+          <label className="flex h-8 items-center gap-2 rounded-md border border-hairline px-2 focus-within:border-quiet">
+            <Search size={16} className="text-quiet" aria-hidden="true" />
+            <input
+              type="search"
+              aria-label="Search designs"
+              placeholder="Search"
+              value={search}
+              onChange={(event) => setSearch(event.target.value)}
+              className="w-40 bg-transparent outline-none placeholder:text-quiet"
+            />
+          </label>
+          <label className="flex items-center gap-1.5 text-quiet">
+            in order of
+            <select
+              value={sort}
+              onChange={(event) => setSort(event.target.value === "name" ? "name" : "changed")}
+              className="h-8 rounded-md border border-hairline bg-surface px-1.5 text-words"
+            >
+              <option value="changed">last change</option>
+              <option value="name">name</option>
+            </select>
+          </label>
+          <Button
+            look="quiet"
+            aria-pressed={bin}
+            onClick={() => setBin(!bin)}
+            className="aria-pressed:bg-page aria-pressed:text-words"
+          >
+            <Trash2 size={16} /> Bin
+          </Button>
+          <Button onClick={() => chooser.current?.click()}>
+            <Upload size={16} /> Open files
+          </Button>
+          <input
+            ref={chooser}
+            type="file"
+            multiple
+            accept=".json,.svg"
+            hidden
+            aria-label="Files to open"
+            onChange={(event) => {
+              void take([...(event.target.files ?? [])]);
+              event.target.value = "";
+            }}
+          />
+          <Menu
+            trigger={
+              <Button look="main">
+                <FilePlus2 size={16} /> New design
+              </Button>
+            }
+          >
+            <MenuItem onSelect={() => actions.open(EMPTY_FILE)}>Empty sheet</MenuItem>
+            <MenuLine />
+            <MenuHeading>Begin from an example</MenuHeading>
+            {EXAMPLES.map(({ name, load }) => (
+              <MenuItem key={name} onSelect={() => void load().then((file) => actions.open(file))}>
+                {name}
+              </MenuItem>
+            ))}
+          </Menu>
+        </div>
+      </header>
+      <main className="mx-auto w-full max-w-6xl flex-1 px-6 py-6">
+        {list.isError && (
+          <p role="alert" className="rounded-md border border-failed bg-surface p-4 text-failed">
+            The designs could not be read: {messageOf(list.error)}{" "}
+            <button type="button" className="underline" onClick={() => void list.refetch()}>
+              Try again
+            </button>
+          </p>
+        )}
+        {bin && <p className="mb-4 text-quiet">In the bin. Bring back what you still need.</p>}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-5">
+          {designs.map((design) => (
+            <DesignCard key={design.id} design={design} binned={bin} actions={actions} />
+          ))}
+        </ul>
+        {list.isSuccess && designs.length === 0 && <Nothing search={wanted} bin={bin} />}
+        {list.hasNextPage && (
+          <Button
+            className="mx-auto mt-6 flex"
+            disabled={list.isFetchingNextPage}
+            onClick={() => void list.fetchNextPage()}
+          >
+            Show more
+          </Button>
+        )}
+      </main>
+      {dropping && (
+        <div className="pointer-events-none fixed inset-3 z-30 grid place-items-center rounded-md border-2 border-dashed border-live bg-surface/85 text-xl font-bold">
+          Let go to open the files as designs
+        </div>
+      )}
+      <Dialog title="Not opened" open={refused.length > 0} onClose={() => setRefused([])}>
+        {refused.map(({ file, reasons }) => (
+          <section key={file} className="mt-2">
+            <h3 className="font-bold">{file}</h3>
+            <ul className="list-disc pl-5">
+              {reasons.map((reason) => (
+                <li key={reason}>{reason}</li>
+              ))}
+            </ul>
+          </section>
+        ))}
+        <p className="mt-3 text-quiet">
+          Twin Petal opens design files (.petal.json) and SVG files it has written. Nothing was changed.
+        </p>
+      </Dialog>
+    </div>
+  );
+}
+
+function Nothing({ search, bin }: { search: string; bin: boolean }) {
+  if (search !== "")
+    return <p className="py-16 text-center text-quiet">No design is called anything like “{search}”.</p>;
+  if (bin) return <p className="py-16 text-center text-quiet">The bin is empty.</p>;
+  return (
+    <p className="py-16 text-center text-lg">
+      Nothing hangs here yet. Begin with <b>New design</b>: an empty sheet, or one of the examples.
+    </p>
+  );
+}

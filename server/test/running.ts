@@ -8,7 +8,7 @@ export interface Running {
   readonly address: string;
   readonly process: ChildProcess;
   /** Ends it at once, as a crash would. */
-  kill(): Promise<void>;
+  kill: () => Promise<void>;
 }
 
 export function newDataFolder(): string {

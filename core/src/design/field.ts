@@ -35,7 +35,7 @@ interface FieldOf<T> {
   /** What holds when the file leaves the field out. */
   readonly default: T;
   /** The value to compute with; problems are noted at the path. */
-  resolve(stored: FieldValue | undefined, resolver: Resolver, path: string): T;
+  resolve: (stored: FieldValue | undefined, resolver: Resolver, path: string) => T;
 }
 
 interface NumberTraits extends Limits {

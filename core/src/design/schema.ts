@@ -12,15 +12,16 @@ import { UNITS } from "./units";
 
 /** Every entry's name differs from the others'; each repeated one is an error at its own path. */
 function named(key: "name" | "id") {
-  return function (entries: unknown, test: { path: string; createError(e: object): ValidationError }) {
+  return function (entries: unknown, test: { path: string; createError: (e: object) => ValidationError }) {
     if (!Array.isArray(entries)) return true;
     const seen = new Set<unknown>();
     const errors: ValidationError[] = [];
     entries.forEach((entry: unknown, index) => {
       const name = isRecord(entry) ? entry[key] : undefined;
-      if (name !== undefined && seen.has(name)) {
+      if (typeof name !== "string") return;
+      if (seen.has(name)) {
         const path = `${test.path}[${index}].${key}`;
-        errors.push(test.createError({ path, message: `“${String(name)}” is there already; each needs its own` }));
+        errors.push(test.createError({ path, message: `“${name}” is there already; each needs its own` }));
       }
       seen.add(name);
     });
@@ -67,7 +68,7 @@ function byKind(
 }
 
 function kindTest(kinds: readonly string[]) {
-  return function (this: { path: string; createError(e: object): ValidationError }, value: unknown) {
+  return function (this: { path: string; createError: (e: object) => ValidationError }, value: unknown) {
     if (!isRecord(value)) return this.createError({ message: `must be an object with a kind: ${kinds.join(", ")}` });
     const message = `must be one of ${kinds.join(", ")}`;
     return this.createError({ path: `${this.path}.kind`, message });

@@ -70,7 +70,7 @@ function lineToFile(line: NonNullable<Finish["line"]>): Json {
 
 function fillToFile(fill: unknown): unknown {
   if (typeof fill !== "object" || fill === null || !("by" in fill) || fill.by !== "index") return fill;
-  const { by, ...rest } = fill;
+  const { by: _standard, ...rest } = fill;
   return rest;
 }
 

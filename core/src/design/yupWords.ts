@@ -7,7 +7,7 @@ setLocale({
     required: "is missing",
     notNull: "must not be null",
     defined: "is missing",
-    notType: ({ type }) => `must be ${/^[aeiou]/.test(type) ? "an" : "a"} ${type === "mixed" ? "value" : type}`,
+    notType: ({ type }: { type: string }) => `must be ${/^[aeiou]/.test(type) ? "an" : "a"} ${type}`,
     oneOf: ({ values }) => `must be one of ${values}`,
   },
   string: { max: "must be at most ${max} characters", min: "must be at least ${min} characters" },

@@ -10,7 +10,7 @@ export interface CompiledFormula {
   /** The names it needs beside constants and functions, each once, in order of appearance. */
   readonly names: readonly string[];
   /** Its value; throws a FormulaError naming an unknown name or a result that is not finite. */
-  evaluate(scope: Scope): number;
+  evaluate: (scope: Scope) => number;
 }
 
 type Closure = (scope: Scope) => number;

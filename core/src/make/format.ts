@@ -14,6 +14,6 @@ export interface Format {
   /** Whether the host must load the rasteriser first. */
   readonly needsRasteriser?: true;
   /** Why this design cannot be made with these options, or null. */
-  refuses?(design: Design, options: MakeOptions): string | null;
-  make(design: Design, options: MakeOptions): string | Uint8Array<ArrayBuffer>;
+  refuses?: (design: Design, options: MakeOptions) => string | null;
+  make: (design: Design, options: MakeOptions) => string | Uint8Array<ArrayBuffer>;
 }

@@ -1,4 +1,4 @@
-import { initWasm, Resvg, type InitInput } from "@resvg/resvg-wasm";
+import { initWasm, Resvg } from "@resvg/resvg-wasm";
 import type { Design } from "../design/design";
 import { buildScene } from "../scene/sceneBuilder";
 import { svgOfScene } from "./svg";
@@ -10,7 +10,7 @@ export const MOST_PIXELS = 16_384;
 let loading: Promise<void> | null = null;
 
 /** Makes the rasteriser ready; the host says where its WebAssembly is. Safe to call again. */
-export function loadRasteriser(wasm: () => InitInput | Promise<InitInput>): Promise<void> {
+export function loadRasteriser(wasm: () => Promise<Parameters<typeof initWasm>[0]>): Promise<void> {
   loading ??= Promise.resolve(wasm()).then(initWasm);
   return loading;
 }

@@ -1,10 +1,13 @@
 /** Text as XML content: markup characters escaped, characters XML cannot hold left out. */
 export function escapeText(text: string): string {
-  return text
-    .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g, "")
-    .replace(/&/g, "&amp;")
-    .replace(/</g, "&lt;")
-    .replace(/>/g, "&gt;");
+  return (
+    text
+      // eslint-disable-next-line no-control-regex -- these are the characters XML has no way to write
+      .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g, "")
+      .replace(/&/g, "&amp;")
+      .replace(/</g, "&lt;")
+      .replace(/>/g, "&gt;")
+  );
 }
 
 /** One attribute with the space before it. */

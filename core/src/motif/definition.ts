@@ -8,7 +8,7 @@ export interface MotifDefinition {
   readonly kind: string;
   readonly fields: FieldTable;
   /** The motif's values with formulas computed; problems are noted at the path. */
-  prepare(stored: StoredFields, resolver: Resolver, path: string): PreparedMotif;
+  prepare: (stored: StoredFields, resolver: Resolver, path: string) => PreparedMotif;
 }
 
 /** A motif whose numbers are known. */
@@ -16,16 +16,16 @@ export interface PreparedMotif {
   /** Tells two motifs of different outline apart. */
   readonly key: string;
   /** The outline in millimetres, in the motif's own space. */
-  outline(): Path;
+  outline: () => Path;
 }
 
 interface MotifParts<T> {
   readonly kind: string;
   readonly fields: FieldsOf<T>;
   /** Draws the outline in millimetres: foot at the origin growing up, or centred where the kind is round. */
-  outline(values: T): Path;
+  outline: (values: T) => Path;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
-  conflicts?(values: T): readonly Problem[];
+  conflicts?: (values: T) => readonly Problem[];
 }
 
 export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefinition {

@@ -15,14 +15,14 @@ export interface Transforms {
   readonly zScale?: Float64Array;
   readonly rings?: Uint32Array;
   /** Whether the image of a copy under transform j would only repeat what is there and is left out. */
-  omits?(j: number, copy: Matrix): boolean;
+  omits?: (j: number, copy: Matrix) => boolean;
 }
 
 /** What a rule may ask about the group it repeats; each is computed when first asked for. */
 export interface Group {
   /** The box of everything the rules before have made, millimetres. */
-  box(): Box;
-  symmetry(): SymmetryProbe;
+  box: () => Box;
+  symmetry: () => SymmetryProbe;
 }
 
 /** What can be shown and pulled on the ornament, in the space of the group the rule repeats. */
@@ -50,27 +50,27 @@ export interface PreparedRule {
   readonly key: string;
   /** How many transforms it has. */
   readonly copies: number;
-  transforms(group: Group): Transforms;
-  marks(group: Group): readonly Mark[];
-  span(): SpanReport | null;
+  transforms: (group: Group) => Transforms;
+  marks: (group: Group) => readonly Mark[];
+  span: () => SpanReport | null;
 }
 
 /** A kind of rule. Adding one is a file with one of these and a line in the list. */
 export interface RuleDefinition {
   readonly kind: string;
   readonly fields: FieldTable;
-  prepare(stored: StoredFields, resolver: Resolver, path: string): PreparedRule;
+  prepare: (stored: StoredFields, resolver: Resolver, path: string) => PreparedRule;
 }
 
 interface RuleParts<T> {
   readonly kind: string;
   readonly fields: FieldsOf<T>;
-  copies(values: T): number;
-  transforms(values: T, group: Group): Transforms;
-  marks?(values: T, group: Group): readonly Mark[];
-  span?(values: T): SpanReport;
+  copies: (values: T) => number;
+  transforms: (values: T, group: Group) => Transforms;
+  marks?: (values: T, group: Group) => readonly Mark[];
+  span?: (values: T) => SpanReport;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
-  conflicts?(values: T): readonly Problem[];
+  conflicts?: (values: T) => readonly Problem[];
 }
 
 export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinition {

@@ -9,7 +9,10 @@ import * as schema from "./schema";
 export type Database = LibSQLDatabase<typeof schema>;
 
 /** Opens the database, making its folder and bringing its tables up to date. */
-export async function openDatabase({ databaseUrl, dataFolder }: Settings): Promise<{ db: Database; close(): void }> {
+export async function openDatabase({
+  databaseUrl,
+  dataFolder,
+}: Settings): Promise<{ db: Database; close: () => void }> {
   if (!databaseUrl) mkdirSync(dataFolder, { recursive: true });
   const client = createClient({ url: databaseUrl ?? `file:${join(dataFolder, "twin-petal.db")}` });
   if (!databaseUrl) await client.execute("PRAGMA journal_mode = WAL");

@@ -140,7 +140,8 @@ function readCursor(text: string): { value: string; id: string } {
   try {
     const data: unknown = JSON.parse(Buffer.from(text, "base64url").toString());
     if (!Array.isArray(data)) throw trouble;
-    const [value, id]: unknown[] = data;
+    const entries: unknown[] = data;
+    const [value, id] = entries;
     if (typeof value !== "string" || typeof id !== "string") throw trouble;
     return { value, id };
   } catch {

@@ -71,15 +71,15 @@ function useKeys(showKeys: () => void): void {
   const store = useDeskStore();
   const picture = usePicture();
   useEffect(() => {
-    const bindings = SHORTCUTS.map(({ keys, act }) => [
-      keys,
-      (event: KeyboardEvent) => {
+    const bindings: Record<string, (event: KeyboardEvent) => void> = {};
+    for (const { keys, act } of SHORTCUTS) {
+      bindings[keys] = (event) => {
         if (isTyping(event) || isElsewhere(event)) return;
         event.preventDefault();
         act({ store, picture, showKeys });
-      },
-    ]);
-    return tinykeys(window, Object.fromEntries(bindings));
+      };
+    }
+    return tinykeys(window, bindings);
   });
 }
 

@@ -7,7 +7,7 @@ import type { usePicture } from "./stage/pictureContext";
 export interface KeyTargets {
   readonly store: DeskStore;
   readonly picture: ReturnType<typeof usePicture>;
-  showKeys(): void;
+  showKeys: () => void;
 }
 
 /** One shortcut: the same table binds the keys and tells about them. */
@@ -15,7 +15,7 @@ export interface Shortcut {
   readonly keys: string;
   readonly shown: string;
   readonly words: string;
-  act(targets: KeyTargets): void;
+  act: (targets: KeyTargets) => void;
 }
 
 const PAN = 48;

@@ -21,15 +21,15 @@ export interface DeskState {
   readonly revision: number;
   readonly saveState: SaveState;
   readonly chosen: string | null;
-  edit(edit: Edit): void;
-  undo(): void;
-  redo(): void;
-  choose(part: string | null): void;
+  edit: (edit: Edit) => void;
+  undo: () => void;
+  redo: () => void;
+  choose: (part: string | null) => void;
   /** Starts again from another state of the design, with nothing to undo. */
-  restart(history: History, revision: number, saveState: SaveState): void;
-  setSaveState(saveState: SaveState): void;
+  restart: (history: History, revision: number, saveState: SaveState) => void;
+  setSaveState: (saveState: SaveState) => void;
   /** The server has the design under this revision. */
-  setRevision(revision: number): void;
+  setRevision: (revision: number) => void;
 }
 
 export type DeskStore = ReturnType<typeof createDeskStore>;

@@ -6,7 +6,7 @@ export interface Edit {
   readonly label: string;
   /** Edits of one gesture, a drag for example, are one step of undo. */
   readonly gesture?: string;
-  apply(draft: Draft<Design>): void;
+  apply: (draft: Draft<Design>) => void;
 }
 
 export function applyEdit(design: Design, edit: Edit): Design {

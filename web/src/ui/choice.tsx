@@ -4,7 +4,7 @@ interface ChoiceProps<C extends string> {
   readonly label: string;
   readonly value: C;
   readonly choices: readonly { readonly value: C; readonly words: string }[];
-  onChange(value: C): void;
+  onChange: (value: C) => void;
 }
 
 /** A choice in a sentence: its words open the others. */

@@ -27,10 +27,10 @@ export interface LiveNumberProps {
   /** What is wrong with it as it stands. */
   readonly trouble?: string | null;
   /** Sets a value by hand; one gesture is one step of undo. */
-  onChange(value: number, gesture: string): void;
+  onChange: (value: number, gesture: string) => void;
   /** Takes a typed text; what is wrong is told and the text kept. */
-  onType(text: string): Typed;
-  onDefault(): void;
+  onType: (text: string) => Typed;
+  onDefault: () => void;
 }
 
 const DRAG_BEGINS = 3;

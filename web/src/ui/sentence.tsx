@@ -2,7 +2,7 @@ import { createContext, useCallback, useContext, useMemo, useState, type ReactNo
 
 interface Telling {
   /** Tells what is wrong with one word of the sentence; null when nothing is any more. */
-  tell(word: string, trouble: string | null): void;
+  tell: (word: string, trouble: string | null) => void;
 }
 
 const TellingContext = createContext<Telling>({ tell: () => undefined });

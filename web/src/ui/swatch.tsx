@@ -8,7 +8,7 @@ interface SwatchProps {
   readonly label: string;
   readonly value: ColorValue;
   readonly palette: readonly PaletteColor[];
-  onChange(value: ColorValue, gesture: string): void;
+  onChange: (value: ColorValue, gesture: string) => void;
   /** Gives the colour a name in the palette. */
   readonly onName?: ((color: string) => void) | undefined;
   readonly onRemove?: (() => void) | undefined;

@@ -30,12 +30,7 @@ export function DesignCard({ design, binned, actions }: CardProps) {
           <div className="relative h-48">{picture}</div>
         </div>
       ) : (
-        <Link
-          to={`/designs/${id}`}
-          aria-label={`Open ${name}`}
-          tabIndex={-1}
-          className="block p-4"
-        >
+        <Link to={`/designs/${id}`} aria-label={`Open ${name}`} tabIndex={-1} className="block p-4">
           <div className="relative h-48">{picture}</div>
         </Link>
       )}

@@ -3,7 +3,7 @@ const FILES = import.meta.glob<unknown>("../../../demo/*.petal.json", { import: 
 
 export interface Example {
   readonly name: string;
-  load(): Promise<unknown>;
+  load: () => Promise<unknown>;
 }
 
 export const EXAMPLES: readonly Example[] = Object.entries(FILES).map(([path, load]) => ({ name: nameOf(path), load }));

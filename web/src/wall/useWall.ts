@@ -5,13 +5,14 @@ import { binDesign, createDesign, fetchDesign, listDesigns, restoreDesign, type 
 import { messageOf } from "@/api/http";
 
 const WALL = "wall";
+const FIRST_PAGE: string | null = null;
 
 /** The designs on the wall, page after page. */
 export function useDesigns(query: WallQuery) {
   return useInfiniteQuery({
     queryKey: [WALL, query],
     queryFn: ({ pageParam }) => listDesigns(query, pageParam),
-    initialPageParam: null as string | null,
+    initialPageParam: FIRST_PAGE,
     getNextPageParam: ({ next }) => next,
     placeholderData: keepPreviousData,
   });

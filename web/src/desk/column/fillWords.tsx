@@ -9,8 +9,8 @@ interface FillWordsProps {
   readonly palette: readonly PaletteColor[];
   /** Number of rules of the part, for cycling by one of them. */
   readonly rules: readonly string[];
-  onChange(fill: FillValue, change: string, gesture?: string): void;
-  onName(color: string, replace: (reference: string) => FillValue): void;
+  onChange: (fill: FillValue, change: string, gesture?: string) => void;
+  onName: (color: string, replace: (reference: string) => FillValue) => void;
 }
 
 /** A second colour that stands well beside the first: its hue kept, much lighter or much darker. */

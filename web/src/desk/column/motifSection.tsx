@@ -71,7 +71,7 @@ function MotifPlace({ part }: { part: Part }) {
 interface PlaceNumbersProps {
   readonly place: Partial<PlaceValue>;
   readonly label: string;
-  onSet(key: keyof PlaceValue, value: NumberValue | undefined, change: string, gesture?: string): void;
+  onSet: (key: keyof PlaceValue, value: NumberValue | undefined, change: string, gesture?: string) => void;
 }
 
 /** The four numbers of a place, as part of a sentence. */

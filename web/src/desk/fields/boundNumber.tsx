@@ -31,7 +31,7 @@ export interface BoundNumberProps {
   /** Shown behind it in place of its unit. */
   readonly suffix?: string;
   /** Stores a value, or the default by undefined. `change` says what happens, for undo. */
-  onSet(value: NumberValue | undefined, change: string, gesture?: string): void;
+  onSet: (value: NumberValue | undefined, change: string, gesture?: string) => void;
 }
 
 /** The design's named numbers, computed. */

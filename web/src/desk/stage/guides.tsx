@@ -2,7 +2,7 @@ import { polar, type Point, type ResolvedGuide } from "@twin-petal/core";
 
 interface GuidesProps {
   readonly guides: readonly ResolvedGuide[];
-  toScreen(point: Point): Point;
+  toScreen: (point: Point) => Point;
   readonly reach: number;
 }
 

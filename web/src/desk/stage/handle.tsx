@@ -14,7 +14,7 @@ interface HandleProps {
   readonly nudge: number;
   readonly children: ReactNode;
   /** It is pulled to a point of the sheet; one gesture is one step of undo. */
-  onPull(to: Point, gesture: string): void;
+  onPull: (to: Point, gesture: string) => void;
 }
 
 const ARROWS: Readonly<Record<string, Point>> = {

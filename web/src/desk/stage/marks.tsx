@@ -67,7 +67,7 @@ function SourceOutline({ outline, toScreen }: { outline: string; toScreen: Matri
 
 interface QuietMarkProps {
   readonly placed: PlacedMark;
-  screen(toSheet: Matrix, point: Point): Point;
+  screen: (toSheet: Matrix, point: Point) => Point;
   /** Millimetres that reach across the sheet. */
   readonly reach: number;
 }

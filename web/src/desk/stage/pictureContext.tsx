@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Remote } from "comlink";
 import { useDesign, useDesk } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
@@ -17,10 +17,10 @@ interface Picture {
   readonly report: FrameReport | null;
   readonly view: View | null;
   readonly size: Size | null;
-  setView(change: (view: View) => View): void;
-  setSize(size: Size): void;
+  setView: (change: (view: View) => View) => void;
+  setSize: (size: Size) => void;
   /** Shows the sheet whole. */
-  fit(): void;
+  fit: () => void;
 }
 
 const PictureContext = createContext<Picture | null>(null);
@@ -38,22 +38,16 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const colors = useDeskColors();
   const [started] = useState(startPainter);
   const [report, setReport] = useState<FrameReport | null>(null);
-  const [view, setViewState] = useState<View | null>(null);
+  /** The view the hand has made; null while the sheet is shown whole, whatever its size. */
+  const [ownView, setOwnView] = useState<View | null>(null);
   const [size, setSize] = useState<Size | null>(null);
   const { painter, end } = started;
   useEffect(() => end, [end]);
 
-  const sheet = useRef({ width: 1, height: 1 });
-  sheet.current = resolveDesign(design).sheet;
-  const fit = useCallback(() => {
-    if (!size) return;
-    const { width, height } = sheet.current;
-    const box = { left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 };
-    setViewState(fitted(box, size, ROOM));
-  }, [size]);
-  useEffect(() => {
-    if (size && !view) fit();
-  }, [size, view, fit]);
+  const { width, height } = useMemo(() => resolveDesign(design).sheet, [design]);
+  const whole = useMemo(() => size && wholeSheet(width, height, size), [width, height, size]);
+  const view = ownView ?? whole;
+  const fit = useCallback(() => setOwnView(null), []);
 
   useEffect(() => {
     if (!view || !size) return;
@@ -64,12 +58,17 @@ export function PictureProvider({ children }: { children: ReactNode }) {
     return () => cancelAnimationFrame(request);
   }, [painter, design, chosen, view, size, colors]);
 
-  const setView = useCallback((change: (view: View) => View) => {
-    setViewState((current) => current && change(current));
-  }, []);
+  const setView = useCallback(
+    (change: (view: View) => View) => setOwnView((current) => (whole ? change(current ?? whole) : current)),
+    [whole],
+  );
   const picture = useMemo(
     () => ({ painter, report, view, size, setView, setSize, fit }),
     [painter, report, view, size, setView, fit],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
+}
+
+function wholeSheet(width: number, height: number, size: Size): View {
+  return fitted({ left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 }, size, ROOM);
 }

@@ -113,7 +113,8 @@ function forEachFormula({ sheet, numbers, guides, parts }: Design | Draft<Design
 
 /** Walks plain data and shows every formula in it. */
 function visitFormulas(holder: object, visit: Visitor): void {
-  for (const [key, value] of Object.entries(holder)) {
+  const entries: [string, unknown][] = Object.entries(holder);
+  for (const [key, value] of entries) {
     if (WORDS.has(key)) continue;
     if (typeof value === "string") visit(value, holder, key);
     else if (typeof value === "object" && value !== null) visitFormulas(value, visit);

@@ -1,0 +1,92 @@
+import type { Locator, Page } from "@playwright/test";
+import { PNG } from "pngjs";
+import { expect } from "./server";
+
+/** The hands of a designer on the desk. */
+export class Desk {
+  constructor(readonly page: Page) {}
+
+  /** Opens a design and waits for its first picture. */
+  async open(id: string): Promise<void> {
+    await this.page.goto(`/designs/${id}`);
+    await this.ready();
+  }
+
+  async ready(): Promise<void> {
+    await this.page.waitForSelector("#sheet[data-painted=yes]");
+  }
+
+  /** Begins an empty design from the wall. */
+  async beginEmpty(): Promise<void> {
+    await this.page.goto("/");
+    await this.page.getByRole("button", { name: "New design" }).click();
+    await this.page.getByRole("menuitem", { name: "Empty sheet" }).click();
+    await expect(this.page.getByText("What is to be repeated?")).toBeVisible();
+  }
+
+  number(name: string): Locator {
+    return this.page.getByRole("spinbutton", { name, exact: true });
+  }
+
+  async type(name: string, text: string): Promise<void> {
+    await this.number(name).click();
+    await this.page.getByRole("textbox", { name, exact: true }).fill(text);
+    await this.page.keyboard.press("Enter");
+  }
+
+  async addRule(kind: string): Promise<void> {
+    await this.page.getByRole("button", { name: "Add a rule" }).click();
+    await this.page.getByRole("menuitem", { name: new RegExp(`^${kind}`, "i") }).click();
+  }
+
+  async saved(): Promise<void> {
+    await expect(this.page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  }
+
+  copies(count: string): Locator {
+    return this.page.getByText(new RegExp(`^${count} cop(y|ies)$`));
+  }
+
+  /** The middle of the sheet, in screen pixels. */
+  async middle(): Promise<{ x: number; y: number }> {
+    const box = await this.page.locator("#sheet").boundingBox();
+    if (!box) throw new Error("the sheet is not shown");
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  }
+
+  /** The picture itself, without what lies over it. */
+  async picture(): Promise<PNG> {
+    await this.page.addStyleTag({ content: "svg[aria-label=Handles], [aria-label='Motif close-up'] { visibility: hidden }" });
+    const shot = await this.page.locator("#sheet").screenshot();
+    await this.page.evaluate(() => document.head.lastElementChild?.remove());
+    return PNG.sync.read(shot);
+  }
+
+  /** Pulls from a point by so many pixels, in small moves as a hand makes them. */
+  async pull(from: { x: number; y: number }, dx: number, dy: number): Promise<void> {
+    await this.page.mouse.move(from.x, from.y);
+    await this.page.mouse.down();
+    for (let step = 1; step <= 10; step++) await this.page.mouse.move(from.x + (dx * step) / 10, from.y + (dy * step) / 10);
+    await this.page.mouse.up();
+  }
+}
+
+/** How many of a picture's pixels are nearly of a colour. */
+export function countPixels({ data }: PNG, [red, green, blue]: readonly [number, number, number], within = 12): number {
+  let count = 0;
+  for (let at = 0; at < data.length; at += 4) {
+    const near = (offset: number, wanted: number) => Math.abs((data[at + offset] ?? 0) - wanted) <= within;
+    if (near(0, red) && near(1, green) && near(2, blue)) count += 1;
+  }
+  return count;
+}
+
+/** Mean absolute difference of two pictures of one size, as a share of full scale. */
+export function differenceOf(a: PNG, b: PNG): number {
+  if (a.width !== b.width || a.height !== b.height) throw new Error("the pictures differ in size");
+  let sum = 0;
+  for (let at = 0; at < a.data.length; at++) {
+    if (at % 4 !== 3) sum += Math.abs((a.data[at] ?? 0) - (b.data[at] ?? 0));
+  }
+  return sum / ((a.data.length / 4) * 3 * 255);
+}

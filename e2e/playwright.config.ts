@@ -1,0 +1,27 @@
+import { defineConfig } from "@playwright/test";
+
+/** The built interface in a real browser, over a server with the demo data. */
+export default defineConfig({
+  testDir: ".",
+  outputDir: "../test-results",
+  workers: 2,
+  fullyParallel: true,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: process.env.CI ? [["line"]] : [["list"]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+});

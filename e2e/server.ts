@@ -1,0 +1,44 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { test as base } from "@playwright/test";
+
+interface Running {
+  readonly address: string;
+  readonly process: ChildProcess;
+}
+
+/** Starts the built server on a free port over an empty data folder, which it seeds. */
+async function start(): Promise<Running> {
+  const data = mkdtempSync(join(tmpdir(), "twin-petal-e2e-"));
+  const child = spawn(process.execPath, ["server/dist/main.js"], {
+    env: { ...process.env, PORT: "0", TWIN_PETAL_DATA: data },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  const address = await new Promise<string>((resolve, reject) => {
+    let said = "";
+    child.stdout.on("data", (piece: Buffer) => {
+      said += piece.toString();
+      const [found] = /http:\/\/[\d.:]+/.exec(said) ?? [];
+      if (found) resolve(found);
+    });
+    child.on("exit", (code) => reject(new Error(`the server ended with ${code}`)));
+  });
+  return { address, process: child };
+}
+
+/** A test with a server of its worker's own; the page's base address is that server's. */
+export const test = base.extend<object, { server: Running }>({
+  server: [
+    async ({}, use) => {
+      const server = await start();
+      await use(server);
+      server.process.kill();
+    },
+    { scope: "worker" },
+  ],
+  baseURL: async ({ server }, use) => use(server.address),
+});
+
+export { expect } from "@playwright/test";

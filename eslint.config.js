@@ -1,0 +1,84 @@
+import js from "@eslint/js";
+import reactHooks from "eslint-plugin-react-hooks";
+import tseslint from "typescript-eslint";
+
+/** Imports run one way: web, server and cli import the core; the core imports none of them, and nothing of a host. */
+const importRule = (message, ...group) => ({ "no-restricted-imports": ["error", { patterns: [{ group, message }] }] });
+
+export default tseslint.config(
+  { ignores: ["**/dist/", "node_modules/", "data/", "test-results/"] },
+  js.configs.recommended,
+  {
+    files: ["**/*.{ts,tsx}"],
+    extends: [tseslint.configs.recommendedTypeChecked],
+    languageOptions: {
+      parserOptions: {
+        project: [
+          "core/tsconfig.test.json",
+          "server/tsconfig.json",
+          "cli/tsconfig.json",
+          "web/tsconfig.json",
+          "web/vite.tsconfig.json",
+          "e2e/tsconfig.json",
+        ],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      "@typescript-eslint/consistent-type-assertions": ["error", { assertionStyle: "never" }],
+      "@typescript-eslint/consistent-type-imports": "error",
+      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
+      "@typescript-eslint/no-non-null-assertion": "error",
+      "@typescript-eslint/switch-exhaustiveness-check": ["error", { considerDefaultExhaustiveForUnions: true }],
+      "@typescript-eslint/method-signature-style": "error",
+      "max-lines": ["error", 400],
+      eqeqeq: "error",
+    },
+  },
+  {
+    files: ["**/*.{js,mjs}"],
+    languageOptions: {
+      globals: {
+        process: "readonly",
+        console: "readonly",
+        URL: "readonly",
+        setTimeout: "readonly",
+        performance: "readonly",
+      },
+    },
+  },
+  {
+    files: ["core/src/**"],
+    rules: importRule(
+      "the core stands apart: no interface, no server, nothing of Node",
+      "react*",
+      "node:*",
+      "express",
+      "drizzle-orm*",
+      "@twin-petal/*",
+      "**/server/**",
+      "**/web/**",
+      "**/cli/**",
+    ),
+  },
+  {
+    files: ["web/src/**"],
+    rules: importRule("the interface imports the core only", "node:*", "**/server/**", "**/cli/**", "**/core/src/**"),
+  },
+  {
+    files: ["server/src/**", "cli/src/**"],
+    rules: importRule("the server and the command line import the core only", "react*", "**/web/**", "**/core/src/**"),
+  },
+  { files: ["web/src/**"], plugins: { "react-hooks": reactHooks }, rules: { ...reactHooks.configs.recommended.rules } },
+  {
+    files: ["**/*.test.ts", "e2e/**"],
+    rules: {
+      "@typescript-eslint/no-unsafe-assignment": "off",
+      "@typescript-eslint/no-unsafe-member-access": "off",
+      "@typescript-eslint/no-unsafe-call": "off",
+      "@typescript-eslint/no-unsafe-argument": "off",
+      "@typescript-eslint/no-unsafe-return": "off",
+      "@typescript-eslint/no-implied-eval": "off",
+    },
+  },
+);

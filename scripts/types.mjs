@@ -1,0 +1,32 @@
+/** Checks the types of every workspace, several at a time. */
+import { spawn } from "node:child_process";
+import { fileURLToPath } from "node:url";
+
+const root = fileURLToPath(new URL("..", import.meta.url));
+const PROJECTS = [
+  "core/tsconfig.json",
+  "core/tsconfig.test.json",
+  "server/tsconfig.json",
+  "cli/tsconfig.json",
+  "web/tsconfig.json",
+  "web/vite.tsconfig.json",
+  "e2e/tsconfig.json",
+];
+
+function check(project) {
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, ["node_modules/typescript/bin/tsc", "-p", project], {
+      cwd: root,
+      stdio: "inherit",
+    });
+    child.on("exit", (code) => resolve(code ?? 1));
+  });
+}
+
+const waiting = [...PROJECTS];
+const codes = [];
+async function work() {
+  for (let project = waiting.shift(); project; project = waiting.shift()) codes.push(await check(project));
+}
+await Promise.all([work(), work()]);
+process.exit(codes.every((code) => code === 0) ? 0 : 1);

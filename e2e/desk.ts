@@ -56,7 +56,9 @@ export class Desk {
 
   /** The picture itself, without what lies over it. */
   async picture(): Promise<PNG> {
-    await this.page.addStyleTag({ content: "svg[aria-label=Handles], [aria-label='Motif close-up'] { visibility: hidden }" });
+    await this.page.addStyleTag({
+      content: "svg[aria-label=Handles], [aria-label='Motif close-up'] { visibility: hidden }",
+    });
     const shot = await this.page.locator("#sheet").screenshot();
     await this.page.evaluate(() => document.head.lastElementChild?.remove());
     return PNG.sync.read(shot);
@@ -66,7 +68,8 @@ export class Desk {
   async pull(from: { x: number; y: number }, dx: number, dy: number): Promise<void> {
     await this.page.mouse.move(from.x, from.y);
     await this.page.mouse.down();
-    for (let step = 1; step <= 10; step++) await this.page.mouse.move(from.x + (dx * step) / 10, from.y + (dy * step) / 10);
+    for (let step = 1; step <= 10; step++)
+      await this.page.mouse.move(from.x + (dx * step) / 10, from.y + (dy * step) / 10);
     await this.page.mouse.up();
   }
 }

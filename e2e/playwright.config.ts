@@ -5,6 +5,8 @@ export default defineConfig({
   testDir: ".",
   outputDir: "../test-results",
   workers: 2,
+  forbidOnly: true,
+  retries: process.env.CI ? 1 : 0,
   fullyParallel: true,
   timeout: 60_000,
   expect: { timeout: 10_000 },

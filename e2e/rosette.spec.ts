@@ -4,7 +4,9 @@ import { PNG } from "pngjs";
 import { Desk, differenceOf } from "./desk";
 import { expect, test } from "./server";
 
-test("from an empty sheet to a saved, exported rosette of 16 petals in two colours, in under a minute", async ({ page }, info) => {
+test("from an empty sheet to a saved, exported rosette of 16 petals in two colours, in under a minute", async ({
+  page,
+}, info) => {
   const desk = new Desk(page);
   const began = Date.now();
   await desk.beginEmpty();

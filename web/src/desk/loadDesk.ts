@@ -1,22 +1,26 @@
-import { isSame, problemLine, readDesign, toFile } from "@twin-petal/core";
+import { isSame, problemLine, readDesign, toFile, type Design } from "@twin-petal/core";
 import { fetchDesign } from "@/api/designs";
-import { createDeskStore, type DeskStore } from "@/store/deskStore";
-import { beginHistory } from "@/store/history";
+import { createDeskStore, type DeskStore, type SaveState } from "@/store/deskStore";
+import { beginHistory, type History } from "@/store/history";
 import { readKept } from "@/store/keep";
 
 /**
  * Lays a design on the desk: the server's, with the way back this browser remembers; or a change this
- * browser kept because the server never got it.
+ * browser kept because it does not know that the server has it.
  */
 export async function loadDesk(id: string): Promise<DeskStore> {
   const [{ file, revision }, kept] = await Promise.all([fetchDesign(id), readKept(id)]);
   const { design, problems } = readDesign(file);
   if (!design) throw new Error(`The design cannot be read: ${problems.map(problemLine).join("; ")}`);
-  if (kept && !kept.saved) {
-    const saveState =
-      kept.revision === revision ? ({ kind: "changed" } as const) : ({ kind: "conflict", revision } as const);
-    return createDeskStore(id, kept.history, kept.revision, saveState);
-  }
-  const remembers = kept?.revision === revision && isSame(toFile(kept.history.design), toFile(design));
-  return createDeskStore(id, remembers ? kept.history : beginHistory(design), revision, { kind: "saved" });
+  const lay = (history: History, builtOn: number, saveState: SaveState) =>
+    createDeskStore(id, history, builtOn, saveState);
+  if (!kept) return lay(beginHistory(design), revision, { kind: "saved" });
+  const isServers = (mine: Design) => isSame(toFile(mine), toFile(design));
+  const { history, saved } = kept;
+  if (isServers(history.design)) return lay(history, revision, { kind: "saved" });
+  if (saved) return lay(beginHistory(design), revision, { kind: "saved" });
+  // A save whose answer never came back may have landed: then the server has one of our own states.
+  const isOurs = kept.revision === revision || history.past.some((step) => isServers(step.design));
+  if (isOurs) return lay(history, revision, { kind: "changed" });
+  return lay(history, kept.revision, { kind: "conflict", revision });
 }

@@ -21,10 +21,8 @@ export function CopiesWords({ part }: { part: string }) {
       window.clearTimeout(timer);
     };
   }, [painter, part, design]);
-  const trouble =
-    report?.problems.filter(({ path }) =>
-      /^parts\[\d+\]\.(?:rules$|motif\.|rules\[\d+\]\.(?:gap|growth))/.test(path),
-    ) ?? [];
+  const index = design.parts.findIndex(({ id }) => id === part);
+  const trouble = report?.problems.find(({ path }) => path.startsWith(`parts[${index}]`));
   return (
     <div className="text-[15px] text-quiet" aria-live="polite">
       <p>{count === 1 ? "1 copy" : `${count.toLocaleString("en")} copies`}</p>
@@ -34,11 +32,7 @@ export function CopiesWords({ part }: { part: string }) {
           another does already.
         </p>
       )}
-      {trouble.map(({ path, message }) => (
-        <p key={path} className="text-failed">
-          ✕ {path}: {message}. The last good picture is kept.
-        </p>
-      ))}
+      {trouble && <p className="text-failed">✕ {trouble.message}. The last good picture is kept.</p>}
     </div>
   );
 }

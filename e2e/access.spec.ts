@@ -1,0 +1,78 @@
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { Desk } from "./desk";
+import { expect, test } from "./server";
+
+async function findings(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
+    .analyze();
+  return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(" | ")}`);
+}
+
+for (const colorScheme of ["light", "dark"] as const) {
+  test(`axe finds nothing on the wall and the desk, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    await page.goto("/");
+    await expect(page.getByRole("heading", { name: "Plaster fan" })).toBeVisible();
+    expect(await findings(page)).toEqual([]);
+    const desk = new Desk(page);
+    await desk.open("locker-key-star");
+    await expect(page.getByRole("region", { name: "Motif close-up" })).toBeVisible();
+    expect(await findings(page)).toEqual([]);
+    await page.keyboard.press("Shift+?");
+    await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+    expect(await findings(page)).toEqual([]);
+    await page.keyboard.press("Escape");
+    await desk.beginEmpty();
+    expect(await findings(page)).toEqual([]);
+  });
+}
+
+test("from the wall to a coloured rosette and its file by the keyboard alone", async ({ page }) => {
+  const desk = new Desk(page);
+  const press = async (...keys: string[]) => {
+    for (const key of keys) await page.keyboard.press(key);
+  };
+  /** Goes on by Tab until something of that name has the focus. */
+  const tabTo = async (name: RegExp) => {
+    for (let times = 0; times < 80; times++) {
+      const focused = page.locator(":focus");
+      if ((await focused.count()) > 0 && name.test((await nameOf(focused)) ?? "")) return;
+      await page.keyboard.press("Tab");
+    }
+    throw new Error(`nothing called ${name} is reached by Tab`);
+  };
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Plaster fan" })).toBeVisible();
+  await tabTo(/^New design$/);
+  await press("Enter", "Enter");
+  await expect(page.getByText("What is to be repeated?")).toBeVisible();
+  await tabTo(/^petal$/);
+  await press("Enter", "u");
+  await page.keyboard.press("Enter");
+  await expect(desk.number("count")).toBeVisible();
+  await tabTo(/^count$/);
+  await press("1", "6", "Enter");
+  await expect(desk.copies("16")).toBeVisible();
+  await tabTo(/^Add a fill colour/);
+  await press("Enter");
+  await press("Shift+?");
+  await press("Escape");
+  await tabTo(/^Reorder rule 1/);
+  await press("n");
+  await expect(page.getByRole("menuitem", { name: "disc" })).toBeVisible();
+  await press("ArrowDown", "ArrowDown", "Enter");
+  await expect(page.getByRole("button", { name: "Part Disc" })).toHaveAttribute("aria-pressed", "true");
+  await press("PageDown");
+  await expect(page.getByRole("button", { name: "Part Petal" })).toHaveAttribute("aria-pressed", "true");
+  await tabTo(/^Take away$/);
+  await press("Enter");
+  const downloading = page.waitForEvent("download");
+  await press("Enter");
+  expect((await downloading).suggestedFilename()).toBe("Untitled.svg");
+});
+
+async function nameOf(focused: ReturnType<Page["locator"]>): Promise<string | null> {
+  return (await focused.getAttribute("aria-label")) ?? (await focused.textContent())?.trim() ?? null;
+}

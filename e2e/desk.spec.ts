@@ -26,6 +26,7 @@ test("a rule's pivot is dragged on the sheet, on the part's own place and turn t
   await page.getByRole("button", { name: "petal" }).click();
   await desk.addRule("turn");
   await desk.type("part turn", "90");
+  await desk.ready();
   const handle = page.getByRole("button", { name: /^Pivot of the turn/ });
   await handle.focus();
   await page.keyboard.press("Shift+ArrowRight");

@@ -56,6 +56,7 @@ export class Desk {
 
   /** The picture itself, without what lies over it. */
   async picture(): Promise<PNG> {
+    await this.ready();
     await this.page.addStyleTag({
       content: "svg[aria-label=Handles], [aria-label='Motif close-up'] { visibility: hidden }",
     });

@@ -57,6 +57,7 @@ test("the exported SVG opens again as its design, by the wall's file chooser", a
   const svg = info.outputPath("star.svg");
   await (await downloading).saveAs(svg);
   await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Locker-key star" }).first()).toBeVisible();
   const before = await page.getByRole("heading", { name: "Locker-key star" }).count();
   await page.getByLabel("Files to open").setInputFiles(svg);
   await expect(page.getByText("One design was added")).toBeVisible();

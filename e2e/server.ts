@@ -31,6 +31,7 @@ async function start(): Promise<Running> {
 /** A test with a server of its worker's own; the page's base address is that server's. */
 export const test = base.extend<object, { server: Running }>({
   server: [
+    // eslint-disable-next-line no-empty-pattern -- the runner reads the fixtures wanted from this pattern
     async ({}, use) => {
       const server = await start();
       await use(server);

@@ -2,7 +2,7 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useState, t
 import type { Remote } from "comlink";
 import { useDesign, useDesk } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
-import { resolveDesign } from "@twin-petal/core";
+import { resolveDesign, type Design } from "@twin-petal/core";
 import { startPainter } from "@/workers/start";
 import type { FrameReport } from "@/workers/frame";
 import type { Painter } from "@/workers/painter";
@@ -15,6 +15,8 @@ const ROOM = 36;
 interface Picture {
   readonly painter: Remote<Painter>;
   readonly report: FrameReport | null;
+  /** Whether the report is about the design as it now is. */
+  readonly isCurrent: boolean;
   readonly view: View | null;
   readonly size: Size | null;
   setView: (change: (view: View) => View) => void;
@@ -37,7 +39,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const chosen = useDesk((state) => state.chosen);
   const colors = useDeskColors();
   const [started] = useState(startPainter);
-  const [report, setReport] = useState<FrameReport | null>(null);
+  const [told, setTold] = useState<{ report: FrameReport; design: Design } | null>(null);
   /** The view the hand has made; null while the sheet is shown whole, whatever its size. */
   const [ownView, setOwnView] = useState<View | null>(null);
   const [size, setSize] = useState<Size | null>(null);
@@ -53,7 +55,9 @@ export function PictureProvider({ children }: { children: ReactNode }) {
     if (!view || !size) return;
     const density = window.devicePixelRatio;
     const request = requestAnimationFrame(() => {
-      void painter.show({ design, view, size, density, colors, chosen }).then((next) => next && setReport(next));
+      void painter
+        .show({ design, view, size, density, colors, chosen })
+        .then((report) => report && setTold({ report, design }));
     });
     return () => cancelAnimationFrame(request);
   }, [painter, design, chosen, view, size, colors]);
@@ -62,9 +66,11 @@ export function PictureProvider({ children }: { children: ReactNode }) {
     (change: (view: View) => View) => setOwnView((current) => (whole ? change(current ?? whole) : current)),
     [whole],
   );
+  const report = told?.report ?? null;
+  const isCurrent = told?.design === design;
   const picture = useMemo(
-    () => ({ painter, report, view, size, setView, setSize, fit }),
-    [painter, report, view, size, setView, fit],
+    () => ({ painter, report, isCurrent, view, size, setView, setSize, fit }),
+    [painter, report, isCurrent, view, size, setView, fit],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
 }

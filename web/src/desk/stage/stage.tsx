@@ -8,7 +8,7 @@ import { useSheetHand } from "./useSheetHand";
 
 /** The sheet with the ornament, painted in a worker; handles and hit marks lie over it. */
 export function Stage() {
-  const { painter, size, setSize, report } = usePicture();
+  const { painter, size, setSize, report, isCurrent } = usePicture();
   const design = useDesign();
   const frame = useRef<HTMLDivElement>(null);
   const holder = useRef<HTMLDivElement>(null);
@@ -43,7 +43,7 @@ export function Stage() {
         role="img"
         tabIndex={0}
         aria-label={`The sheet of ${design.name}, with ${copies} copies. Arrow keys move it, plus and minus zoom.`}
-        data-painted={report ? "yes" : "no"}
+        data-painted={isCurrent ? "yes" : "no"}
         className="absolute inset-0 cursor-grab touch-none overflow-hidden -outline-offset-2 active:cursor-grabbing"
         {...hand}
       >

@@ -61,7 +61,7 @@ test("from the wall to a coloured rosette and its file by the keyboard alone", a
   await press("Escape");
   await tabTo(/^Reorder rule 1/);
   await press("n");
-  await expect(page.getByRole("menuitem", { name: "disc" })).toBeVisible();
+  await expect(page.getByRole("menuitem", { name: "petal" })).toBeFocused();
   await press("ArrowDown", "ArrowDown", "Enter");
   await expect(page.getByRole("button", { name: "Part Disc" })).toHaveAttribute("aria-pressed", "true");
   await press("PageDown");

@@ -1,5 +1,5 @@
 import type { Path } from "../geometry/path";
-import { multiply, type Matrix } from "../geometry/matrix";
+import { IDENTITY, multiply, type Matrix } from "../geometry/matrix";
 import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
 import { boxOfCopies } from "./boxOfCopies";
@@ -30,7 +30,7 @@ export function composeRules(
   whole: Matrix,
 ): { placements: Placements; marks: readonly PlacedMark[] } {
   const symmetry = once(() => symmetryProbe(path, TOLERANCE));
-  let placements = sourcePlacement(rules.length === 0 ? whole : [1, 0, 0, 1, 0, 0]);
+  let placements = sourcePlacement(rules.length === 0 ? whole : IDENTITY);
   const stages: { rule: number; marks: readonly Mark[]; first: Matrix }[] = [];
   rules.forEach(({ number, prepared }, index) => {
     const group = groupOf(placements, path, symmetry);
@@ -66,6 +66,7 @@ function once<T>(compute: () => T): () => T {
 }
 
 function moved(transforms: Transforms, whole: Matrix): Transforms {
+  if (whole.every((entry, place) => entry === IDENTITY[place])) return transforms;
   const matrices = new Float64Array(transforms.matrices.length);
   multiplyInto(matrices, 0, whole, transforms.matrices);
   return { ...transforms, matrices };

@@ -1,8 +1,8 @@
 import { choice, number, pair } from "../design/field";
 import type { Problem } from "../design/problem";
-import { FULL_TURN } from "../geometry/angle";
+import { cosDegrees, FULL_TURN, sinDegrees } from "../geometry/angle";
 import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseRadii } from "../geometry/ellipse";
-import { multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
+import type { Matrix } from "../geometry/matrix";
 import { polar, type Point } from "../geometry/point";
 import { defineRule, type SpanReport } from "./definition";
 import { MATRIX_STRIDE } from "./placements";
@@ -113,9 +113,10 @@ function placerOf(values: RingValues, ring: number, count: number): (j: number, 
   const stand = radii.x === radii.y ? onCircle(radii.x, start, spacing) : onEllipse(values, radii, start, spacing);
   return (j, flipped) => {
     const { foot, outward } = stand(j);
-    const facing = rotation(facingOf(values.face, outward) + values.own);
-    const placed = multiply(translation(foot.x, foot.y), facing);
-    return flipped ? multiply(placed, scaling(-1, 1)) : placed;
+    const facing = facingOf(values.face, outward) + values.own;
+    const [cos, sin] = [cosDegrees(facing), sinDegrees(facing)];
+    const side = flipped ? -1 : 1;
+    return [side * cos, side * sin, -sin, cos, foot.x, foot.y];
   };
 }
 

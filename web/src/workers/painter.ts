@@ -1,23 +1,9 @@
-import {
-  boxOfGeometry,
-  boxOfPath,
-  countCoinciding,
-  growBox,
-  matrixAt,
-  pathData,
-  SceneBuilder,
-  type Design,
-  type PartScene,
-  type Point,
-  type Scene,
-} from "@twin-petal/core";
-import { transfer } from "comlink";
+import { boxOfPath, matrixAt, pathData, SceneBuilder, type PartScene, type Point, type Scene } from "@twin-petal/core";
 import { partAt } from "@/paint/hitTest";
-import { paintPart, placingOf } from "@/paint/paintPart";
+import { placingOf } from "@/paint/paintPart";
 import { paintScene } from "@/paint/paintScene";
-import { fitted } from "@/paint/view";
 import { Breather } from "./breather";
-import type { ChosenReport, Frame, FrameReport, PartPicture } from "./frame";
+import type { ChosenReport, Frame, FrameReport } from "./frame";
 
 /** Between two looks for newer messages, milliseconds. */
 const LOOK_EVERY = 16;
@@ -76,33 +62,6 @@ export class Painter {
   partAt(point: Point, scale: number): string | null {
     return this.scene && partAt(this.scene, point, scale);
   }
-
-  /** How many copies of a part only repeat another. */
-  countCoinciding(id: string): number {
-    const part = this.scene?.parts.find((known) => known.id === id);
-    return part ? countCoinciding(part.geometry.path, part.geometry.placements) : 0;
-  }
-
-  /** Small pictures of every part, so many pixels to a side. */
-  async partPictures(design: Design, side: number): Promise<PartPicture[]> {
-    const scene = this.builder.build(design);
-    const pictures: PartPicture[] = [];
-    for (const part of scene.parts) pictures.push({ id: part.id, bitmap: await pictureOf(part, side) });
-    return transfer(
-      pictures,
-      pictures.map(({ bitmap }) => bitmap),
-    );
-  }
-}
-
-async function pictureOf(part: PartScene, side: number): Promise<ImageBitmap> {
-  const canvas = new OffscreenCanvas(side, side);
-  const context = canvas.getContext("2d");
-  if (!context) throw new Error("the browser gives no canvas to paint on");
-  const size = { width: side, height: side };
-  const box = growBox(boxOfGeometry(part.geometry), (part.finish.line?.width ?? 0) / 2);
-  await paintPart(context, part, placingOf(fitted(box, size, side * 0.06), size, 1), () => null);
-  return canvas.transferToImageBitmap();
 }
 
 /** Setting a canvas's size empties it, so it is only set when it differs. */

@@ -1,4 +1,5 @@
 import { wrap, type Remote } from "comlink";
+import type { Assistant } from "./assistant";
 import type { Maker } from "./maker.worker";
 import type { Painter } from "./painter";
 
@@ -6,6 +7,12 @@ import type { Painter } from "./painter";
 export function startPainter(): { painter: Remote<Painter>; end: () => void } {
   const worker = new Worker(new URL("./painter.worker.ts", import.meta.url), { type: "module" });
   return { painter: wrap<Painter>(worker), end: () => worker.terminate() };
+}
+
+/** Starts the worker that does what can wait. Whoever starts it ends it. */
+export function startAssistant(): { assistant: Remote<Assistant>; end: () => void } {
+  const worker = new Worker(new URL("./assistant.worker.ts", import.meta.url), { type: "module" });
+  return { assistant: wrap<Assistant>(worker), end: () => worker.terminate() };
 }
 
 /** Starts a worker that makes files. Whoever starts it ends it, in the middle of its work if need be. */

@@ -7,20 +7,21 @@ const REST = 300;
 
 /** How many copies there are, and how many only repeat another. */
 export function CopiesWords({ part }: { part: string }) {
-  const { report, painter } = usePicture();
+  const { report, assistant, isCurrent } = usePicture();
   const design = useDesign();
   const [coinciding, setCoinciding] = useState(0);
   const count = report?.copies.get(part) ?? 0;
   useEffect(() => {
+    if (!isCurrent) return;
     let wanted = true;
     const timer = window.setTimeout(() => {
-      void painter.countCoinciding(part).then((found) => wanted && setCoinciding(found));
+      void assistant.countCoinciding(design, part).then((found) => wanted && setCoinciding(found));
     }, REST);
     return () => {
       wanted = false;
       window.clearTimeout(timer);
     };
-  }, [painter, part, design]);
+  }, [assistant, part, design, isCurrent]);
   const index = design.parts.findIndex(({ id }) => id === part);
   const trouble = report?.problems.find(({ path }) => path.startsWith(`parts[${index}]`));
   return (

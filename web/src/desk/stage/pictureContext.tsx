@@ -3,8 +3,9 @@ import type { Remote } from "comlink";
 import { useDesign, useDesk } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
 import { resolveDesign, type Design } from "@twin-petal/core";
-import { startPainter } from "@/workers/start";
+import { startAssistant, startPainter } from "@/workers/start";
 import type { FrameReport } from "@/workers/frame";
+import type { Assistant } from "@/workers/assistant";
 import type { Painter } from "@/workers/painter";
 import { useDeskColors } from "./deskColors";
 
@@ -14,6 +15,7 @@ const ROOM = 36;
 /** The picture in the middle of the desk: what paints it, what it shows, and what was told about it. */
 interface Picture {
   readonly painter: Remote<Painter>;
+  readonly assistant: Remote<Assistant>;
   readonly report: FrameReport | null;
   /** Whether the report is about the design as it now is. */
   readonly isCurrent: boolean;
@@ -38,13 +40,14 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const design = useDesign();
   const chosen = useDesk((state) => state.chosen);
   const colors = useDeskColors();
-  const [started] = useState(startPainter);
+  const [{ painter, end: endPainter }] = useState(startPainter);
+  const [{ assistant, end: endAssistant }] = useState(startAssistant);
   const [told, setTold] = useState<{ report: FrameReport; design: Design } | null>(null);
   /** The view the hand has made; null while the sheet is shown whole, whatever its size. */
   const [ownView, setOwnView] = useState<View | null>(null);
   const [size, setSize] = useState<Size | null>(null);
-  const { painter, end } = started;
-  useEffect(() => end, [end]);
+  useEffect(() => endPainter, [endPainter]);
+  useEffect(() => endAssistant, [endAssistant]);
 
   const { width, height } = useMemo(() => resolveDesign(design).sheet, [design]);
   const whole = useMemo(() => size && wholeSheet(width, height, size), [width, height, size]);
@@ -69,8 +72,8 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const report = told?.report ?? null;
   const isCurrent = told?.design === design;
   const picture = useMemo(
-    () => ({ painter, report, isCurrent, view, size, setView, setSize, fit }),
-    [painter, report, isCurrent, view, size, setView, fit],
+    () => ({ painter, assistant, report, isCurrent, view, size, setView, setSize, fit }),
+    [painter, assistant, report, isCurrent, view, size, setView, fit],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
 }

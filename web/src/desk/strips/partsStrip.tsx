@@ -64,12 +64,13 @@ export function PartsStrip() {
 
 function usePartPictures(): ReadonlyMap<string, ImageBitmap> {
   const design = useDesign();
-  const { painter } = usePicture();
+  const { assistant, isCurrent } = usePicture();
   const [pictures, setPictures] = useState<ReadonlyMap<string, ImageBitmap>>(new Map());
   useEffect(() => {
+    if (!isCurrent) return;
     let wanted = true;
     const timer = window.setTimeout(() => {
-      void painter.partPictures(design, SIDE).then((made) => {
+      void assistant.partPictures(design, SIDE).then((made) => {
         if (wanted) setPictures(new Map(made.map(({ id, bitmap }) => [id, bitmap])));
       });
     }, REST);
@@ -77,6 +78,6 @@ function usePartPictures(): ReadonlyMap<string, ImageBitmap> {
       wanted = false;
       window.clearTimeout(timer);
     };
-  }, [painter, design]);
+  }, [assistant, design, isCurrent]);
   return pictures;
 }

@@ -1,0 +1,84 @@
+import { matrixAt, multiply, rotation, SceneBuilder, translation, type Design, type Matrix } from "@twin-petal/core";
+import { rosettes } from "./designs";
+import { median, type Row } from "./table";
+
+const ROUNDS = 41;
+
+/** Evaluation of a whole design from nothing, beside a bare loop of the same matrix products. */
+export function benchEvaluation(counts: readonly number[]): Row[] {
+  const rows = counts.map((count): Row => {
+    const design = rosettes(count);
+    const [measured, yardstick] = sideBySide(
+      () => new SceneBuilder().build(design),
+      () => bareProducts(count),
+    );
+    checkSame(design, count);
+    return { what: `evaluate ${count.toLocaleString("en")} copies`, measured, yardstick, unit: "ms", limit: 2 };
+  });
+  return [...rows, ...growth(rows, counts)];
+}
+
+/** Times two pieces of work turn by turn, so that what disturbs one disturbs the other. */
+function sideBySide(work: () => unknown, yardstick: () => unknown): [number, number] {
+  const times: [number[], number[]] = [[], []];
+  for (let round = 0; round < ROUNDS; round++) {
+    [work, yardstick].forEach((run, index) => {
+      const began = performance.now();
+      run();
+      times[index]?.push(performance.now() - began);
+    });
+  }
+  return [median(times[0]), median(times[1])];
+}
+
+/** Ten times the copies may take ten times as long, not more. */
+function growth(rows: readonly Row[], counts: readonly number[]): Row[] {
+  return rows.slice(1).map((row, index) => ({
+    what: `growth from ${counts[index]?.toLocaleString("en")} to ${counts[index + 1]?.toLocaleString("en")}`,
+    measured: row.measured / (rows[index]?.measured ?? NaN),
+    yardstick: (counts[index + 1] ?? NaN) / (counts[index] ?? NaN),
+    unit: "×",
+    limit: 1,
+  }));
+}
+
+/** The same products as the design's two rules, with nothing around them. */
+function bareProducts(count: number): Float64Array {
+  const inner = Array.from({ length: 10 }, (_, j) => rotation(36 * j));
+  const onRing = count / 100;
+  const result = new Float64Array(6 * count);
+  let at = 0;
+  for (let ring = 0; ring < 10; ring++) {
+    for (let j = 0; j < onRing; j++) {
+      const angle = (360 * j) / onRing;
+      const radians = (angle * Math.PI) / 180;
+      const radius = 20 + 18 * ring;
+      const [a, b, c, d, e, f] = multiply(
+        translation(radius * Math.sin(radians), -radius * Math.cos(radians)),
+        rotation(angle),
+      );
+      for (const [g, h, i, k, l, m] of inner) {
+        result[at++] = a * g + c * h;
+        result[at++] = b * g + d * h;
+        result[at++] = a * i + c * k;
+        result[at++] = b * i + d * k;
+        result[at++] = a * l + c * m + e;
+        result[at++] = b * l + d * m + f;
+      }
+    }
+  }
+  return result;
+}
+
+/** The yardstick is only one if it computes the same copies. */
+function checkSame(design: Design, count: number): void {
+  const [part] = new SceneBuilder().build(design).parts;
+  const bare = bareProducts(count);
+  const matrices = part?.geometry.placements.matrices ?? new Float64Array();
+  const differs = (copy: number) => {
+    const [mine, theirs]: readonly Matrix[] = [matrixAt(matrices, copy), matrixAt(bare, copy)];
+    return mine?.some((entry, place) => Math.abs(entry - (theirs?.[place] ?? NaN)) > 1e-9) ?? true;
+  };
+  if (matrices.length !== bare.length || [0, 7, count - 1].some(differs))
+    throw new Error("the yardstick computes other copies");
+}

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { Assistant } from "./assistant";
+
+expose(new Assistant());

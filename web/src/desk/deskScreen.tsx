@@ -1,9 +1,9 @@
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { tinykeys } from "tinykeys";
 import { ApiError, messageOf } from "@/api/http";
-import { DeskProvider, useDeskStore, useDesign } from "@/store/deskStore";
+import { DeskProvider, useDesk, useDeskStore } from "@/store/deskStore";
 import { startSaving } from "@/store/saving";
 import { Waiting } from "@/ui/waiting";
 import { ReadingColumn } from "./column/readingColumn";
@@ -42,7 +42,7 @@ export default function DeskScreen() {
 
 function Desk() {
   const store = useDeskStore();
-  const { name } = useDesign();
+  const name = useDesk((state) => state.history.design.name);
   const [keysShown, setKeysShown] = useState(false);
   useEffect(() => startSaving(store), [store]);
   useEffect(() => {
@@ -51,10 +51,11 @@ function Desk() {
       document.title = "Twin Petal";
     };
   }, [name]);
-  useKeys(() => setKeysShown(true));
+  const showKeys = useCallback(() => setKeysShown(true), []);
+  useKeys(showKeys);
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
-      <TopStrip onKeys={() => setKeysShown(true)} />
+      <TopStrip onKeys={showKeys} />
       <main className="flex min-h-0 flex-1">
         <PartsStrip />
         <ReadingColumn />

@@ -77,6 +77,13 @@ export function useDesk<T>(select: (state: DeskState) => T): T {
   return useStore(useDeskStore(), select);
 }
 
+/** Makes edits, and tells the design as it is at the moment of an edit; never redraws anything by itself. */
+export function useEditing(): { edit: DeskState["edit"]; choose: DeskState["choose"]; now: () => Design } {
+  const store = useDeskStore();
+  const { edit, choose } = store.getState();
+  return { edit, choose, now: () => store.getState().history.design };
+}
+
 export function useDesign(): Design {
   return useDesk((state) => state.history.design);
 }

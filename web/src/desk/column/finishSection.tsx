@@ -1,3 +1,4 @@
+import { memo } from "react";
 import {
   BLENDS,
   CAPS,
@@ -8,9 +9,11 @@ import {
   OPACITY,
   paletteReference,
   type FillValue,
-  type Part,
+  type Finish,
+  type LineValue,
+  type Rule,
 } from "@twin-petal/core";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesk, useEditing } from "@/store/deskStore";
 import { setFinish, setLine } from "@/store/edits/finish";
 import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
@@ -21,18 +24,23 @@ import { FillWords } from "./fillWords";
 
 const asChoices = <C extends string>(values: readonly C[]) => values.map((value) => ({ value, words: value }));
 
+interface FinishSectionProps {
+  readonly part: string;
+  readonly finish: Finish;
+  readonly rules: readonly Rule[];
+}
+
 /** How the copies are painted. */
-export function FinishSection({ part }: { part: Part }) {
-  const design = useDesign();
-  const edit = useDesk((state) => state.edit);
-  const { id, finish } = part;
+export const FinishSection = memo(function FinishSection({ part: id, finish, rules }: FinishSectionProps) {
+  const { edit, now } = useEditing();
+  const palette = useDesk((state) => state.history.design.palette);
   const { fill, line } = finish;
   const gestureOf = (key: string, gesture?: string) => gesture && `${id}/${key}/${gesture}`;
-  const rules = part.rules.map(({ kind }) => kind);
+  const kinds = rules.map(({ kind }) => kind);
 
   /** Names a colour and uses it by its name, in one step. */
   const nameColor = (color: string, replace: (reference: string) => FillValue, key: "fill" | "line") => {
-    const named = addColor(design, color);
+    const named = addColor(now(), color);
     const next = replace(paletteReference(named.name));
     const use = key === "fill" ? setFinish(id, "fill", next, "") : setLine(id, { paint: next }, "");
     edit({
@@ -58,8 +66,8 @@ export function FinishSection({ part }: { part: Part }) {
             <FillWords
               label="fill"
               fill={fill}
-              palette={design.palette}
-              rules={rules}
+              palette={palette}
+              rules={kinds}
               onChange={(next, change, gesture) =>
                 edit(setFinish(id, "fill", next, change, gestureOf("fill", gesture)))
               }
@@ -93,8 +101,8 @@ export function FinishSection({ part }: { part: Part }) {
             <FillWords
               label="line"
               fill={line.paint}
-              palette={design.palette}
-              rules={rules}
+              palette={palette}
+              rules={kinds}
               onChange={(paint, change, gesture) => edit(setLine(id, { paint }, change, gestureOf("paint", gesture)))}
               onName={(color, replace) => nameColor(color, replace, "line")}
             />
@@ -105,7 +113,7 @@ export function FinishSection({ part }: { part: Part }) {
               choices={asChoices(JOINS)}
               onChange={(join) => edit(setLine(id, { join }, `line corners ${join}`))}
             />
-            , <DashWords part={part} />
+            , <DashWords part={id} line={line} />
             <WordButton onClick={() => edit(setFinish(id, "line", null, "remove the line"))}>no line</WordButton>
           </>
         )}
@@ -134,13 +142,11 @@ export function FinishSection({ part }: { part: Part }) {
       </Sentence>
     </section>
   );
-}
+});
 
 /** Whether the line is whole or dashed. */
-function DashWords({ part: { id, finish } }: { part: Part }) {
-  const edit = useDesk((state) => state.edit);
-  const line = finish.line;
-  if (!line) return null;
+function DashWords({ part: id, line }: { part: string; line: LineValue }) {
+  const { edit } = useEditing();
   const set = (dash: typeof line.dash, change: string, gesture?: string) =>
     edit(setLine(id, { dash }, change, gesture));
   if (line.dash.length === 0) {

@@ -1,6 +1,6 @@
-import { type Part, motifOf, PLACE_DEFAULT, PLACE_LIMITS, type NumberValue, type PlaceValue } from "@twin-petal/core";
-import { useState } from "react";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { type Motif, motifOf, PLACE_DEFAULT, PLACE_LIMITS, type NumberValue, type PlaceValue } from "@twin-petal/core";
+import { memo, useState } from "react";
+import { useEditing } from "@/store/deskStore";
 import { changeMotif, partEdit } from "@/store/edits/parts";
 import { Sentence } from "@/ui/sentence";
 import { BoundNumber } from "../fields/boundNumber";
@@ -10,19 +10,17 @@ import { MOTIF_SENTENCES } from "../sentences/motifSentences";
 import { MotifPicker } from "./motifPicker";
 
 /** What is repeated. */
-export function MotifSection({ part }: { part: Part }) {
-  const design = useDesign();
-  const edit = useDesk((state) => state.edit);
-  const { motif } = part;
+export const MotifSection = memo(function MotifSection({ part, motif }: { part: string; motif: Motif }) {
+  const { edit, now } = useEditing();
   const Words = MOTIF_SENTENCES[motif.kind];
   const article = /^[aeiou]/.test(motif.kind) ? "An" : "A";
   return (
     <section aria-label="Motif">
-      <FieldsProvider part={part.id} rule={null} stored={motif} table={motifOf(motif.kind)?.fields ?? {}}>
+      <FieldsProvider part={part} rule={null} stored={motif} table={motifOf(motif.kind)?.fields ?? {}}>
         <Sentence>
           {article}{" "}
           <MotifPicker
-            onPick={(kind) => kind !== motif.kind && edit(changeMotif(design, part.id, kind))}
+            onPick={(kind) => kind !== motif.kind && edit(changeMotif(now(), part, kind))}
             trigger={
               <button
                 type="button"
@@ -33,23 +31,22 @@ export function MotifSection({ part }: { part: Part }) {
               </button>
             }
           />{" "}
-          {Words && <Words />} <MotifPlace part={part} />
+          {Words && <Words />} <MotifPlace part={part} at={motif.at} />
         </Sentence>
       </FieldsProvider>
     </section>
   );
-}
+});
 
 /** Where the motif is set before any rule; folded while it stands as it comes. */
-function MotifPlace({ part }: { part: Part }) {
+function MotifPlace({ part, at }: { part: string; at: Motif["at"] }) {
   const [open, setOpen] = useState(false);
-  const edit = useDesk((state) => state.edit);
-  const { at } = part.motif;
+  const { edit } = useEditing();
   if (!open && !at) return <WordButton onClick={() => setOpen(true)}>set it askew …</WordButton>;
   const set = (key: keyof PlaceValue, value: NumberValue | undefined, change: string, gesture?: string) =>
     edit(
       partEdit(
-        part.id,
+        part,
         `motif ${change}`,
         (draft) => {
           const place = { ...draft.motif.at };
@@ -58,7 +55,7 @@ function MotifPlace({ part }: { part: Part }) {
           if (Object.keys(place).length > 0) draft.motif.at = place;
           else delete draft.motif.at;
         },
-        gesture && `${part.id}/motif-${key}/${gesture}`,
+        gesture && `${part}/motif-${key}/${gesture}`,
       ),
     );
   return (

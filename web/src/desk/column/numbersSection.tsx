@@ -1,7 +1,7 @@
-import { useState } from "react";
+import { memo, useState } from "react";
 import { Plus, X } from "lucide-react";
 import { nameTrouble, type NamedNumber } from "@twin-petal/core";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesign, useEditing } from "@/store/deskStore";
 import { addNumber, removeNumber, renameNumber, setNumber, stepOf, usesOf } from "@/store/edits/numbers";
 import { Button, IconButton } from "@/ui/button";
 import { Sentence, useTelling } from "@/ui/sentence";
@@ -12,7 +12,7 @@ const ANY = { min: -1e9, max: 1e9, whole: false };
 /** The design's named numbers. */
 export function NumbersSection() {
   const design = useDesign();
-  const edit = useDesk((state) => state.edit);
+  const { edit } = useEditing();
   const uses = usesOf(design);
   return (
     <section aria-label="Numbers">
@@ -32,9 +32,8 @@ export function NumbersSection() {
   );
 }
 
-function NumberRow({ number, uses }: { number: NamedNumber; uses: number }) {
-  const design = useDesign();
-  const edit = useDesk((state) => state.edit);
+const NumberRow = memo(function NumberRow({ number, uses }: { number: NamedNumber; uses: number }) {
+  const { edit, now } = useEditing();
   const { name } = number;
   const limits = { ...ANY, min: number.min ?? ANY.min, max: number.max ?? ANY.max };
   return (
@@ -61,23 +60,22 @@ function NumberRow({ number, uses }: { number: NamedNumber; uses: number }) {
       <IconButton
         label={`Remove the number ${name}`}
         className="size-7"
-        onClick={() => edit(removeNumber(design, name))}
+        onClick={() => edit(removeNumber(now(), name))}
       >
         <X size={15} />
       </IconButton>
     </li>
   );
-}
+});
 
 /** The number's name, changed where it stands; formulas follow. */
 function NameInput({ name }: { name: string }) {
-  const design = useDesign();
-  const edit = useDesk((state) => state.edit);
+  const { edit, now } = useEditing();
   const { tell } = useTelling();
   const [typed, setTyped] = useState<string | null>(null);
   const finish = () => {
     if (typed === null || typed === name) return setTyped(null);
-    const taken = design.numbers.some((known) => known.name === typed);
+    const taken = now().numbers.some((known) => known.name === typed);
     const trouble = taken ? `there is a number called “${typed}” already` : nameTrouble(typed);
     tell("name", trouble);
     if (trouble !== null) return;

@@ -1,5 +1,6 @@
+import { memo } from "react";
 import { PLACE_DEFAULT, type Part } from "@twin-petal/core";
-import { useDesk } from "@/store/deskStore";
+import { useEditing } from "@/store/deskStore";
 import { partEdit } from "@/store/edits/parts";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
@@ -11,25 +12,29 @@ const ROLE_WORDS = [
   { value: "tool", words: "is only a tool for other parts" },
 ] as const;
 
+interface PlaceSectionProps extends Pick<Part, "at" | "role"> {
+  readonly part: string;
+}
+
 /** Where the whole part stands, and what it is for. */
-export function PlaceSection({ part }: { part: Part }) {
-  const edit = useDesk((state) => state.edit);
+export const PlaceSection = memo(function PlaceSection({ part, at, role: current }: PlaceSectionProps) {
+  const { edit } = useEditing();
   return (
     <section aria-label="Place">
       <Sentence>
         The whole stands{" "}
         <PlaceNumbers
-          place={part.at}
+          place={at}
           label="part"
           onSet={(key, value, change, gesture) =>
             edit(
               partEdit(
-                part.id,
+                part,
                 change,
                 (draft) => {
                   draft.at[key] = value ?? PLACE_DEFAULT[key];
                 },
-                gesture && `${part.id}/at-${key}/${gesture}`,
+                gesture && `${part}/at-${key}/${gesture}`,
               ),
             )
           }
@@ -37,11 +42,11 @@ export function PlaceSection({ part }: { part: Part }) {
         ; it{" "}
         <Choice
           label="role"
-          value={part.role}
+          value={current}
           choices={ROLE_WORDS}
           onChange={(role) =>
             edit(
-              partEdit(part.id, `make it a ${role}`, (draft) => {
+              partEdit(part, `make it a ${role}`, (draft) => {
                 draft.role = role;
               }),
             )
@@ -51,4 +56,4 @@ export function PlaceSection({ part }: { part: Part }) {
       </Sentence>
     </section>
   );
-}
+});

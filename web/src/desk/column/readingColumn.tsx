@@ -1,7 +1,7 @@
 import { Plus } from "lucide-react";
 import { MOTIFS, type Part } from "@twin-petal/core";
 import { useEffect } from "react";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { addPart, partEdit } from "@/store/edits/parts";
 import { watchWheel } from "@/ui/wheelSteps";
 import { CopiesWords } from "./copiesWords";
@@ -27,11 +27,11 @@ export function ReadingColumn() {
       {part ? (
         <div key={part.id} className="flex flex-col gap-3">
           <PartName part={part} />
-          <MotifSection part={part} />
-          <RulesSection part={part} />
+          <MotifSection part={part.id} motif={part.motif} />
+          <RulesSection part={part.id} rules={part.rules} />
           <CopiesWords part={part.id} />
-          <FinishSection part={part} />
-          <PlaceSection part={part} />
+          <FinishSection part={part.id} finish={part.finish} rules={part.rules} />
+          <PlaceSection part={part.id} at={part.at} role={part.role} />
         </div>
       ) : (
         <FirstMotif />
@@ -45,7 +45,7 @@ export function ReadingColumn() {
 }
 
 function PartName({ part }: { part: Part }) {
-  const edit = useDesk((state) => state.edit);
+  const { edit } = useEditing();
   return (
     <input
       aria-label="Name of the part"
@@ -71,10 +71,9 @@ function PartName({ part }: { part: Part }) {
 
 /** What to do first on an empty sheet. */
 function FirstMotif() {
-  const design = useDesign();
-  const { edit, choose } = useDesk((state) => state);
+  const { edit, choose, now } = useEditing();
   const begin = (kind: string) => {
-    const added = addPart(design, kind);
+    const added = addPart(now(), kind);
     edit(added.edit);
     choose(added.id);
   };

@@ -1,8 +1,9 @@
+import { memo } from "react";
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Copy, GripVertical, MoreHorizontal, MoveDown, MoveUp, Power, Trash2 } from "lucide-react";
 import { ruleOf, type Rule } from "@twin-petal/core";
-import { useDesk } from "@/store/deskStore";
+import { useEditing } from "@/store/deskStore";
 import { duplicateRule, moveRule, removeRule, switchRule } from "@/store/edits/rules";
 import { IconButton } from "@/ui/button";
 import { Menu, MenuItem } from "@/ui/menu";
@@ -19,8 +20,8 @@ interface RuleCardProps {
 }
 
 /** One rule as a sentence, with a grip to reorder it. */
-export function RuleCard({ part, rule, index, last }: RuleCardProps) {
-  const edit = useDesk((state) => state.edit);
+export const RuleCard = memo(function RuleCard({ part, rule, index, last }: RuleCardProps) {
+  const { edit } = useEditing();
   const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: String(index),
   });
@@ -76,4 +77,4 @@ export function RuleCard({ part, rule, index, last }: RuleCardProps) {
       </div>
     </li>
   );
-}
+});

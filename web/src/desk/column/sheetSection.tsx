@@ -1,5 +1,6 @@
+import { memo } from "react";
 import { isUnit, paletteReference, SHEET_DEFAULT, SHEET_MARGIN, SHEET_SIDE, UNITS } from "@twin-petal/core";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesk, useEditing } from "@/store/deskStore";
 import { addColor, setColor, setSheet } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
@@ -8,10 +9,10 @@ import { BoundNumber } from "../fields/boundNumber";
 import { WordButton } from "../fields/wordButton";
 
 /** The sheet and the palette. */
-export function SheetSection() {
-  const design = useDesign();
-  const edit = useDesk((state) => state.edit);
-  const { sheet, palette } = design;
+export const SheetSection = memo(function SheetSection() {
+  const { edit, now } = useEditing();
+  const sheet = useDesk((state) => state.history.design.sheet);
+  const palette = useDesk((state) => state.history.design.palette);
   const side = (key: "width" | "height" | "margin") => (
     <BoundNumber
       label={`sheet ${key}`}
@@ -53,7 +54,7 @@ export function SheetSection() {
               palette={palette}
               onChange={(ground, gesture) => edit(setSheet("ground", ground, "change the ground", gesture))}
               onName={(color) => {
-                const named = addColor(design, color);
+                const named = addColor(now(), color);
                 edit({
                   label: named.edit.label,
                   apply(draft) {
@@ -84,4 +85,4 @@ export function SheetSection() {
       )}
     </section>
   );
-}
+});

@@ -5,12 +5,12 @@ import {
   scopeOf,
   valueOf,
   type Limits,
+  type NamedNumber,
   type NumberValue,
   type Quantity,
   type Unit,
 } from "@twin-petal/core";
-import { useMemo } from "react";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesk, useEditing } from "@/store/deskStore";
 import { setNumber, stepOf } from "@/store/edits/numbers";
 import { LiveNumber, type Typed } from "@/ui/liveNumber";
 import { parseMeasure } from "./parseMeasure";
@@ -34,24 +34,29 @@ export interface BoundNumberProps {
   onSet: (value: NumberValue | undefined, change: string, gesture?: string) => void;
 }
 
-/** The design's named numbers, computed. */
+const computed = new WeakMap<readonly NamedNumber[], ReadonlyMap<string, number>>();
+
+/** The design's named numbers, computed once for all who ask. */
 export function useNumbers(): ReadonlyMap<string, number> {
-  const { numbers } = useDesign();
-  return useMemo(() => resolveNumbers(numbers).values, [numbers]);
+  const numbers = useDesk((state) => state.history.design.numbers);
+  const known = computed.get(numbers);
+  if (known) return known;
+  const { values } = resolveNumbers(numbers);
+  computed.set(numbers, values);
+  return values;
 }
 
 /** A number of the design as a live number: in the sheet's unit, with formulas and named numbers. */
 export function BoundNumber(props: BoundNumberProps) {
   const { label, stored, standard, quantity, limits, step, follows = false, suffix, onSet } = props;
-  const design = useDesign();
-  const edit = useDesk((state) => state.edit);
+  const { edit } = useEditing();
+  const unit = useDesk((state) => state.history.design.sheet.unit);
+  const named = useDesk((state) => state.history.design.numbers).find(({ name }) => name === formulaOf(stored)?.trim());
   const numbers = useNumbers();
-  const { unit } = design.sheet;
   const millimetres = quantity === "length" ? MILLIMETRES_PER[unit] : 1;
   const outcome = valueOf(stored ?? standard, limits, scopeOf(numbers));
   const value = "value" in outcome ? outcome.value : standard;
-  const formula = typeof stored === "string" ? stored : undefined;
-  const named = design.numbers.find(({ name }) => name === formula?.trim());
+  const formula = formulaOf(stored);
   const source = typeof named?.value === "number" ? named : undefined;
   const show = (inside: number) => String(Number((inside / millimetres).toFixed(4)));
   const describe = (next: NumberValue) =>
@@ -89,6 +94,10 @@ export function BoundNumber(props: BoundNumberProps) {
       onDefault={() => onSet(undefined, `${label} back to its default`)}
     />
   );
+}
+
+function formulaOf(stored: NumberValue | undefined): string | undefined {
+  return typeof stored === "string" ? stored : undefined;
 }
 
 function unitWords(quantity: Quantity, unit: Unit): string {

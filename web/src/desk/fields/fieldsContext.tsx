@@ -1,6 +1,6 @@
 import { createContext, useContext, type ReactNode } from "react";
 import type { Field, FieldTable, FieldValue, StoredFields } from "@twin-petal/core";
-import { useDesk } from "@/store/deskStore";
+import { useEditing } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
 
 /** The motif or rule whose sentence is being told. */
@@ -27,7 +27,7 @@ export function useFields(): Fields {
 /** One field of the sentence: its definition, what is stored, and how to store something else. */
 export function useField<F extends Field["type"]>(name: string, ...types: readonly F[]) {
   const { part, rule, stored, table } = useFields();
-  const edit = useDesk((state) => state.edit);
+  const { edit } = useEditing();
   const field = table[name];
   if (!field || !isOneOf(field, types)) throw new Error(`${stored.kind} has no such field as ${name}`);
   const set = (value: FieldValue | undefined, change: string, gesture?: string) =>

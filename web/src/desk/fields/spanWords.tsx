@@ -1,4 +1,4 @@
-import { useDesk } from "@/store/deskStore";
+import { useEditing } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
 import { useFields } from "./fieldsContext";
 import { useSpan } from "./useSpan";
@@ -9,7 +9,7 @@ const degrees = (value: number) => `${Number(value.toFixed(3))}°`;
 /** Whether a turn closes its circle, and the action that closes it. */
 export function SpanWords() {
   const { part, rule, stored } = useFields();
-  const edit = useDesk((state) => state.edit);
+  const { edit } = useEditing();
   const span = useSpan();
   if (stored.kind !== "turn" || !span || stored.angle === undefined) return null;
   const { count, spacing, span: covered, short } = span;

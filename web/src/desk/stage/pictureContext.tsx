@@ -35,7 +35,7 @@ export function usePicture(): Picture {
   return picture;
 }
 
-/** Keeps the picture up to date: one frame asked for at most each time the screen is drawn. */
+/** Keeps the picture up to date. Every change asks for a frame at once; the painter drops those overtaken. */
 export function PictureProvider({ children }: { children: ReactNode }) {
   const design = useDesign();
   const chosen = useDesk((state) => state.chosen);
@@ -57,12 +57,9 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (!view || !size) return;
     const density = window.devicePixelRatio;
-    const request = requestAnimationFrame(() => {
-      void painter
-        .show({ design, view, size, density, colors, chosen })
-        .then((report) => report && setTold({ report, design }));
-    });
-    return () => cancelAnimationFrame(request);
+    void painter
+      .show({ design, view, size, density, colors, chosen })
+      .then((report) => report && setTold({ report, design }));
   }, [painter, design, chosen, view, size, colors]);
 
   const setView = useCallback(

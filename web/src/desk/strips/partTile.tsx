@@ -1,9 +1,9 @@
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Copy, Eye, EyeOff, Lock, LockOpen, MoreHorizontal, MoveDown, MoveUp, Trash2 } from "lucide-react";
 import type { Part } from "@twin-petal/core";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesk, useEditing } from "@/store/deskStore";
 import { duplicatePart, movePart, partEdit, removePart } from "@/store/edits/parts";
 import { Menu, MenuItem } from "@/ui/menu";
 
@@ -14,8 +14,8 @@ interface PartTileProps {
 }
 
 /** One part: its picture, which chooses it, and what can be done with it. */
-export function PartTile({ part, picture, chosen }: PartTileProps) {
-  const { choose } = useDesk((state) => state);
+export const PartTile = memo(function PartTile({ part, picture, chosen }: PartTileProps) {
+  const { choose } = useEditing();
   const canvas = useRef<HTMLCanvasElement>(null);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part.id });
   useEffect(() => {
@@ -51,15 +51,15 @@ export function PartTile({ part, picture, chosen }: PartTileProps) {
       <PartMenu part={part} />
     </li>
   );
-}
+});
 
 function PartMenu({ part }: { part: Part }) {
-  const design = useDesign();
-  const { edit, choose } = useDesk((state) => state);
-  const index = design.parts.findIndex(({ id }) => id === part.id);
+  const { edit, choose, now } = useEditing();
+  const parts = useDesk((state) => state.history.design.parts);
+  const index = parts.findIndex(({ id }) => id === part.id);
   const { id, name, visible, locked } = part;
   const duplicate = () => {
-    const copy = duplicatePart(design, part);
+    const copy = duplicatePart(now(), part);
     edit(copy.edit);
     choose(copy.id);
   };
@@ -100,7 +100,7 @@ function PartMenu({ part }: { part: Part }) {
       <MenuItem onSelect={duplicate}>
         <Copy size={16} /> Duplicate
       </MenuItem>
-      <MenuItem disabled={index === design.parts.length - 1} onSelect={() => edit(movePart(part, index + 1))}>
+      <MenuItem disabled={index === parts.length - 1} onSelect={() => edit(movePart(part, index + 1))}>
         <MoveUp size={16} /> Raise
       </MenuItem>
       <MenuItem disabled={index === 0} onSelect={() => edit(movePart(part, index - 1))}>

@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { Plus } from "lucide-react";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { addPart, movePart } from "@/store/edits/parts";
 import { IconButton } from "@/ui/button";
 import { MotifPicker } from "../column/motifPicker";
@@ -16,7 +16,8 @@ const SIDE = 104;
 /** The parts as live pictures, the top one first. */
 export function PartsStrip() {
   const design = useDesign();
-  const { edit, choose, chosen } = useDesk((state) => state);
+  const { edit, choose } = useEditing();
+  const chosen = useDesk((state) => state.chosen);
   const pictures = usePartPictures();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),

@@ -1,7 +1,8 @@
+import { memo } from "react";
 import { Download, Maximize, Minus, Plus, Redo2, Undo2 } from "lucide-react";
 import { Link } from "react-router";
 import { FORMATS } from "@twin-petal/core";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { renameDesign } from "@/store/edits/sheet";
 import { Button, IconButton } from "@/ui/button";
 import { Mark } from "@/ui/mark";
@@ -23,11 +24,9 @@ const FORMAT_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** The strip along the top: where you are, what is saved, undo, zoom, and the way out. */
-export function TopStrip({ onKeys }: { onKeys: () => void }) {
-  const design = useDesign();
-  const { edit, undo, redo, history } = useDesk((state) => state);
-  const back = history.past.at(-1);
-  const forward = history.future.at(-1);
+export const TopStrip = memo(function TopStrip({ onKeys }: { onKeys: () => void }) {
+  const { edit, now } = useEditing();
+  const name = useDesk((state) => state.history.design.name);
   return (
     <header className="flex h-11 shrink-0 items-center gap-2 border-b border-hairline bg-surface px-3">
       <Link to="/" aria-label="To the wall" title="To the wall" className="rounded-md p-1 hover:bg-page">
@@ -36,23 +35,16 @@ export function TopStrip({ onKeys }: { onKeys: () => void }) {
       <h1 className="min-w-0">
         <input
           aria-label="Name of the design"
-          value={design.name}
+          value={name}
           maxLength={120}
-          size={Math.min(36, Math.max(8, design.name.length))}
+          size={Math.min(36, Math.max(8, name.length))}
           onChange={(event) => edit(renameDesign(event.target.value))}
           onKeyDown={(event) => event.stopPropagation()}
           className="max-w-72 rounded bg-transparent px-1.5 py-0.5 text-[18px] font-bold hover:bg-page focus:bg-page"
         />
       </h1>
       <SaveWords />
-      <span className="ml-2 flex">
-        <IconButton label={back ? `Undo: ${back.label}` : "Nothing to undo"} disabled={!back} onClick={undo}>
-          <Undo2 size={18} />
-        </IconButton>
-        <IconButton label={forward ? `Redo: ${forward.label}` : "Nothing to redo"} disabled={!forward} onClick={redo}>
-          <Redo2 size={18} />
-        </IconButton>
-      </span>
+      <UndoRedo />
       <Zoom />
       <IconButton label="Keys" onClick={onKeys}>
         <span className="font-bold">?</span>
@@ -65,13 +57,29 @@ export function TopStrip({ onKeys }: { onKeys: () => void }) {
         }
       >
         {FORMATS.map(({ extension }) => (
-          <MenuItem key={extension} onSelect={() => void takeAway(design, extension)}>
+          <MenuItem key={extension} onSelect={() => void takeAway(now(), extension)}>
             <b className="w-24 font-mono text-[14px]">.{extension}</b>
             <span className="text-quiet">{FORMAT_WORDS[extension]}</span>
           </MenuItem>
         ))}
       </Menu>
     </header>
+  );
+});
+
+function UndoRedo() {
+  const back = useDesk((state) => state.history.past.at(-1)?.label);
+  const forward = useDesk((state) => state.history.future.at(-1)?.label);
+  const { undo, redo } = useDeskStore().getState();
+  return (
+    <span className="ml-2 flex">
+      <IconButton label={back ? `Undo: ${back}` : "Nothing to undo"} disabled={!back} onClick={undo}>
+        <Undo2 size={18} />
+      </IconButton>
+      <IconButton label={forward ? `Redo: ${forward}` : "Nothing to redo"} disabled={!forward} onClick={redo}>
+        <Redo2 size={18} />
+      </IconButton>
+    </span>
   );
 }
 

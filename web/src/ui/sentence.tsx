@@ -27,7 +27,7 @@ export function Sentence({ children, aside }: { children: ReactNode; aside?: Rea
   const telling = useMemo(() => ({ tell }), [tell]);
   return (
     <TellingContext.Provider value={telling}>
-      <p className="leading-[1.85] text-pretty">{children}</p>
+      <p className="leading-[1.85]">{children}</p>
       {aside}
       {[...troubles].map(([word, trouble]) => (
         <p key={word} role="alert" className="text-[15px] leading-snug text-failed">

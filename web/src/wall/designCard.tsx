@@ -6,6 +6,9 @@ import { Menu, MenuItem } from "@/ui/menu";
 import { sizeWords } from "./sizeWords";
 import type { useWallActions } from "./useWall";
 
+/** Width by height of the place a picture has on a card. */
+const CARD_SHAPE = 1.19;
+
 interface CardProps {
   readonly design: ListedDesign;
   readonly binned: boolean;
@@ -15,11 +18,14 @@ interface CardProps {
 /** One design: its picture, name, size and folds. */
 export function DesignCard({ design, binned, actions }: CardProps) {
   const { id, name, thumbnail, size, folds, copies } = design;
+  const wide = size.width / size.height > CARD_SHAPE;
   const picture = (
     <img
       src={thumbnail}
       alt=""
       loading="lazy"
+      // The sheet's own shape stands there before its picture has come.
+      style={{ aspectRatio: size.width / size.height, [wide ? "width" : "height"]: "100%" }}
       className="absolute inset-0 m-auto max-h-full max-w-full border border-hairline bg-white"
     />
   );

@@ -5,9 +5,9 @@ import { useField } from "./fieldsContext";
 
 const PLACES = [
   { value: "origin", words: "the part’s centre", stored: { x: 0, y: 0 } },
-  { value: "foot", words: "the foot of it all", stored: { box: { x: 0.5, y: 1 } } },
-  { value: "middle", words: "the middle of it all", stored: { box: { x: 0.5, y: 0.5 } } },
-  { value: "top", words: "the top of it all", stored: { box: { x: 0.5, y: 0 } } },
+  { value: "foot", words: "the group’s foot", stored: { box: { x: 0.5, y: 1 } } },
+  { value: "middle", words: "the group’s middle", stored: { box: { x: 0.5, y: 0.5 } } },
+  { value: "top", words: "the group’s top", stored: { box: { x: 0.5, y: 0 } } },
 ] as const;
 
 /** The point a rule turns or scales about, in words; it can be dragged on the sheet too. */

@@ -3,8 +3,16 @@ import { isFieldDefault } from "@twin-petal/core";
 import { useFields } from "./fieldsContext";
 import { WordButton } from "./wordButton";
 
+interface MoreProps {
+  /** What the rest is about, in a word or two. */
+  readonly about: string;
+  /** The fields it tells; it unfolds by itself when one of them is not at its default. */
+  readonly fields: readonly string[];
+  readonly children: ReactNode;
+}
+
 /** The rest of a sentence, kept folded while it says nothing that is not usual. */
-export function More({ fields, children }: { fields: readonly string[]; children: ReactNode }) {
+export function More({ about, fields, children }: MoreProps) {
   const { stored, table } = useFields();
   const [open, setOpen] = useState(false);
   const said = fields.some((name) => {
@@ -12,5 +20,5 @@ export function More({ fields, children }: { fields: readonly string[]; children
     return field && !isFieldDefault(field, stored[name]);
   });
   if (said || open) return <> {children}</>;
-  return <WordButton onClick={() => setOpen(true)}>more …</WordButton>;
+  return <WordButton onClick={() => setOpen(true)}>{about} …</WordButton>;
 }

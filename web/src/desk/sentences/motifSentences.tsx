@@ -37,7 +37,7 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   polygon: () => (
     <>
       of <FieldNumber of="sides" /> sides and radius <FieldNumber of="radius" />, <Corner />.
-      <More fields={["start"]}>
+      <More about="turn it" fields={["start"]}>
         Its first corner points to <FieldNumber of="start" />.
       </More>
     </>
@@ -46,7 +46,7 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
     <>
       of <FieldNumber of="points" /> points, reaching <FieldNumber of="outer" label="outer radius" /> out and{" "}
       <FieldNumber of="inner" label="inner radius" /> in, its edges bowed by <FieldNumber of="bulge" />, <Corner />.
-      <More fields={["start"]}>
+      <More about="turn it" fields={["start"]}>
         Its first point looks to <FieldNumber of="start" />.
       </More>
     </>

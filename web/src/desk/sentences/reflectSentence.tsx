@@ -8,7 +8,7 @@ export function ReflectSentence() {
     <>
       <b>Reflect</b> across a line at <FieldNumber of="angle" />, keeping{" "}
       <FieldToggle of="keep" label="kept" yes="it and its image" no="only the image" />.
-      <More fields={["through", "glide"]}>
+      <More about="where the line is" fields={["through", "glide"]}>
         The line goes through <FieldPair of="through" label="line" />; the image slides along it by{" "}
         <FieldNumber of="glide" />.
       </More>

@@ -19,11 +19,11 @@ export function RingSentence() {
         </>
       )}
       .
-      <More fields={["start", "arc", "own"]}>
+      <More about="only an arc" fields={["start", "arc", "own"]}>
         From <FieldNumber of="start" /> over <FieldNumber of="arc" />, each turned{" "}
         <FieldNumber of="own" label="own turn" /> about its foot.
       </More>
-      <More fields={["rings", "gap", "growth", "stagger", "flipEvery"]}>
+      <More about="more rings" fields={["rings", "gap", "growth", "stagger", "flipEvery"]}>
         <FieldNumber of="rings" /> rings <FieldNumber of="gap" /> apart, each with{" "}
         <FieldNumber of="growth" label="more copies each" /> more copies than the last and shifted by{" "}
         <FieldNumber of="stagger" /> of its spacing; every <FieldNumber of="flipEvery" label="flip every" />

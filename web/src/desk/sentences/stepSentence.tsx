@@ -8,7 +8,7 @@ export function StepSentence() {
     <>
       <b>Step</b> <FieldNumber of="count" /> times: each copy turns <FieldNumber of="turn" /> and scales by{" "}
       <FieldPair of="scale" apart="each way" /> about <FieldPivot of="pivot" />, then moves <FieldPair of="move" />.
-      <More fields={["rise", "zScale"]}>
+      <More about="height" fields={["rise", "zScale"]}>
         Each stands <FieldNumber of="rise" /> higher than the last, its height scaled by{" "}
         <FieldNumber of="zScale" label="height scale" />.
       </More>

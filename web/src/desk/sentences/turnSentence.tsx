@@ -9,7 +9,7 @@ export function TurnSentence() {
     <>
       <b>Turn</b> <FieldNumber of="count" /> times about <FieldPivot of="pivot" />,{" "}
       <FieldNumber of="angle" following={span?.spacing ?? 0} /> apart.
-      <More fields={["start"]}>
+      <More about="where it starts" fields={["start"]}>
         The first stands at <FieldNumber of="start" />.
       </More>
     </>

@@ -68,7 +68,7 @@ export function Handle({ label, at, telling, nudge, children, onPull }: HandlePr
       tabIndex={0}
       aria-label={`${label}, ${telling}. Arrow keys move it.`}
       transform={`translate(${place.x} ${place.y})`}
-      className="pointer-events-auto cursor-move touch-none"
+      className="group pointer-events-auto cursor-move touch-none outline-none"
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
@@ -76,7 +76,7 @@ export function Handle({ label, at, telling, nudge, children, onPull }: HandlePr
       onKeyDown={onKeyDown}
     >
       <title>{label}</title>
-      <circle r={14} fill="transparent" />
+      <circle r={15} fill="transparent" className="group-focus-visible:stroke-words" strokeWidth={2} />
       {children}
       {pulling && (
         <g transform="translate(18 -18)" aria-hidden="true">

@@ -1,0 +1,78 @@
+import { describe, expect, test } from "@jest/globals";
+import { emptyDesign } from "@twin-petal/core";
+import { beginHistory, make, redo, undo } from "@/store/history";
+import { addNumber, removeNumber, renameNumber, setNumber, usesOf } from "@/store/edits/numbers";
+import { addPart, movePart, partEdit, removePart } from "@/store/edits/parts";
+import { addRule, moveRule, setField } from "@/store/edits/rules";
+
+const rename = (name: string, gesture?: string) => ({
+  label: `name ${name}`,
+  ...(gesture !== undefined && { gesture }),
+  apply: (draft: { name: string }) => {
+    draft.name = name;
+  },
+});
+
+describe("history", () => {
+  const begun = beginHistory(emptyDesign("a"));
+
+  test("edits of one gesture are one step, of two gestures two", () => {
+    const pulled = ["b", "c", "d"].reduce((history, name) => make(history, rename(name, "pull")), begun);
+    expect(pulled.past).toHaveLength(1);
+    expect(undo(pulled).design.name).toBe("a");
+    expect(make(pulled, rename("e", "another")).past).toHaveLength(2);
+  });
+
+  test("redo goes forward again until something else is done; an edit that changes nothing is no step", () => {
+    const back = undo(make(begun, rename("b")));
+    expect(redo(back).design.name).toBe("b");
+    expect(make(back, rename("c")).future).toEqual([]);
+    expect(make(begun, rename("a"))).toBe(begun);
+    expect(undo(begun).design).toBe(begun.design);
+  });
+});
+
+describe("edits", () => {
+  const begun = beginHistory(emptyDesign("a"));
+  const first = addPart(begun.design, "petal");
+  const one = make(begun, first.edit);
+  const second = addPart(one.design, "petal");
+  const two = make(one, second.edit);
+
+  test("parts get ids of their own, move in the stack and go", () => {
+    expect(two.design.parts.map(({ id }) => id)).toEqual(["petal", "petal-2"]);
+    const [bottom] = two.design.parts;
+    if (!bottom) throw new Error("no part");
+    expect(make(two, movePart(bottom, 1)).design.parts.map(({ id }) => id)).toEqual(["petal-2", "petal"]);
+    expect(make(two, removePart(bottom)).design.parts).toHaveLength(1);
+    expect(
+      make(
+        two,
+        partEdit("gone", "nothing", () => undefined),
+      ),
+    ).toBe(two);
+  });
+
+  test("rules are added, moved, set and brought back to their default", () => {
+    const ruled = ["turn", "ring"].reduce(
+      (history, kind) => make(history, addRule(history.design, "petal", kind)),
+      two,
+    );
+    const kinds = make(ruled, moveRule("petal", 1, 0)).design.parts[0]?.rules.map(({ kind }) => kind);
+    expect(kinds).toEqual(["ring", "turn"]);
+    const set = make(ruled, setField("petal", 0, "count", 5, "count"));
+    expect(set.design.parts[0]?.rules[0]).toEqual({ kind: "turn", on: true, count: 5 });
+    expect(make(set, setField("petal", 0, "count", undefined, "count")).design).toEqual(ruled.design);
+  });
+
+  test("numbers are renamed and removed in every formula, and counted where they are used", () => {
+    const named = make(two, addNumber(two.design));
+    const used = make(named, setField("petal", null, "length", "size * 2 + sizes", "length"));
+    expect(usesOf(used.design).get("size")).toBe(1);
+    expect(make(used, renameNumber("size", "rim")).design.parts[0]?.motif.length).toBe("rim * 2 + sizes");
+    const negative = make(used, setNumber("size", -3, "size"));
+    expect(make(negative, removeNumber(negative.design, "size")).design.parts[0]?.motif.length).toBe(
+      "(-3) * 2 + sizes",
+    );
+  });
+});

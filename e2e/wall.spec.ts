@@ -9,8 +9,9 @@ test("designs are searched, put in order, binned and brought back", async ({ pag
   await expect(page.getByText("No design is called anything like “zebra”.")).toBeVisible();
   await page.getByRole("searchbox").fill("");
   await page.getByLabel("in order of").selectOption("name");
-  const names = await page.getByRole("heading", { level: 2 }).allTextContents();
-  expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b, "en")));
+  const names = () => page.getByRole("heading", { level: 2 }).allTextContents();
+  const inOrder = async () => [...(await names())].sort((a, b) => a.localeCompare(b, "en"));
+  await expect.poll(async () => (await names()).join() === (await inOrder()).join()).toBe(true);
 
   await page.getByRole("button", { name: "More for Pool-deck spiral" }).click();
   await page.getByRole("menuitem", { name: "To the bin" }).click();

@@ -7,6 +7,7 @@ import {
   type Design,
   type FillValue,
   type Finish,
+  type Join,
   type LineValue,
   type Motif,
   type Part,
@@ -23,11 +24,12 @@ export interface DesignFile extends Partial<Omit<Design, "format" | "sheet" | "p
   readonly parts?: readonly PartFile[];
 }
 
-interface PartFile extends Partial<Omit<Part, "at" | "rules" | "finish">> {
+interface PartFile extends Partial<Omit<Part, "at" | "rules" | "join" | "finish">> {
   readonly id: string;
   readonly motif: Motif;
   readonly at?: Partial<Part["at"]>;
   readonly rules?: readonly (Omit<Rule, "on"> & { readonly on?: boolean; readonly kind: string })[];
+  readonly join?: Partial<Join>;
   readonly finish?: Partial<Omit<Finish, "fill" | "line">> & {
     readonly fill?: FillFile | null;
     readonly line?: (Partial<Omit<LineValue, "paint">> & { readonly paint?: FillFile }) | null;
@@ -37,6 +39,7 @@ interface PartFile extends Partial<Omit<Part, "at" | "rules" | "finish">> {
 type FillFile = ColorValue | (Omit<CycleFill, "by"> & { readonly by?: string });
 
 export const SHEET_DEFAULT: Sheet = { width: 200, height: 200, unit: "mm", margin: 10, ground: "#FFFFFF" };
+export const JOIN_DEFAULT: Join = { trimToWedge: false };
 export const FINISH_DEFAULT: Finish = { fill: "#1E6F5C", line: null, opacity: 1, blend: "normal" };
 export const LINE_DEFAULT: LineValue = { width: 0.5, paint: "#2B2140", cap: "round", join: "round", dash: [] };
 
@@ -55,7 +58,9 @@ export function newPart(id: string, name: string, motif: Motif): Part {
     role: "show",
     at: PLACE_DEFAULT,
     motif,
+    cutouts: [],
     rules: [],
+    join: JOIN_DEFAULT,
     finish: FINISH_DEFAULT,
   };
 }
@@ -85,6 +90,8 @@ function fillPart(file: PartFile): Part {
       ...withoutFieldDefaults(rule, ruleOf(rule.kind)?.fields),
       on: rule.on ?? true,
     })),
+    cutouts: (file.cutouts ?? []).map(fillMotif),
+    join: { trimToWedge: file.join?.trimToWedge ?? JOIN_DEFAULT.trimToWedge },
     finish: {
       ...FINISH_DEFAULT,
       ...finish,
@@ -113,6 +120,8 @@ export function isFieldDefault(field: Field, stored: FieldValue | undefined): bo
       return isSame(stored, field.default) || (field.default.x === field.default.y && stored === field.default.x);
     case "pivot":
       return isSame(stored, "point" in field.default ? field.default.point : { box: field.default.share });
+    case "structure":
+      return isSame(stored, field.default);
     default:
       return stored === field.default;
   }

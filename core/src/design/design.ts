@@ -1,5 +1,6 @@
 import type { NumberValue } from "../formula/numbers";
-import type { PlaceValue, StoredFields } from "./field";
+import type { PairValue, PlaceValue, StoredFields } from "./field";
+import type { NestedMotif } from "./structures";
 import type { Unit } from "./units";
 
 /** The version written into every design file. */
@@ -63,12 +64,16 @@ export interface Finish {
   readonly blend: Blend;
 }
 
-export interface Motif extends StoredFields {
-  readonly at?: Partial<PlaceValue>;
-}
+export type Motif = NestedMotif;
 
 export interface Rule extends StoredFields {
   readonly on: boolean;
+}
+
+/** How a part's copies combine. */
+export interface Join {
+  /** Whether the motif is kept within the wedge that one fold of the rules owns. */
+  readonly trimToWedge: boolean;
 }
 
 export interface Part {
@@ -79,7 +84,10 @@ export interface Part {
   readonly role: Role;
   readonly at: PlaceValue;
   readonly motif: Motif;
+  /** Taken from the motif before any rule, in its own space. */
+  readonly cutouts: readonly Motif[];
   readonly rules: readonly Rule[];
+  readonly join: Join;
   readonly finish: Finish;
 }
 
@@ -108,7 +116,24 @@ export interface PaletteColor {
 export type Guide =
   | { readonly x: NumberValue }
   | { readonly y: NumberValue }
-  | { readonly star: { readonly points: NumberValue; readonly outer: NumberValue; readonly inner: NumberValue } };
+  /** A line at an angle through a point, the sheet's centre unless given. */
+  | { readonly angle: NumberValue; readonly through?: PairValue }
+  | { readonly star: StarGuide }
+  | { readonly polygon: PolygonGuide };
+
+/** Stars and polygons stand about the sheet's centre; their first point looks to `start`. */
+export interface StarGuide {
+  readonly points: NumberValue;
+  readonly outer: NumberValue;
+  readonly inner: NumberValue;
+  readonly start?: NumberValue;
+}
+
+export interface PolygonGuide {
+  readonly sides: NumberValue;
+  readonly radius: NumberValue;
+  readonly start?: NumberValue;
+}
 
 /** A whole design with every default in place, save in motifs and rules, which hold only what differs. */
 export interface Design {

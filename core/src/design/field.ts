@@ -1,7 +1,9 @@
+import type { ISchema } from "yup";
 import type { NumberValue } from "../formula/numbers";
 import type { Point } from "../geometry/point";
 import type { Limits } from "./limits";
 import type { Resolver } from "./resolver";
+import type { StructureValue } from "./structures";
 
 /** How a number is counted, shown and stepped. Lengths are stored in millimetres, angles in degrees. */
 export type Quantity = "length" | "angle" | "count" | "share" | "factor";
@@ -26,7 +28,7 @@ export interface PlaceValue {
 }
 
 /** Anything one field of a motif or a rule can hold in the file. */
-export type FieldValue = NumberValue | boolean | PairValue | BoxPivotValue | Partial<PlaceValue>;
+export type FieldValue = NumberValue | boolean | PairValue | BoxPivotValue | Partial<PlaceValue> | StructureValue;
 
 /** A pivot as computed with: a point in millimetres, or shares of the group's box. */
 export type Pivot = { readonly point: Point } | { readonly share: Point };
@@ -73,7 +75,24 @@ export interface PivotField extends FieldOf<Pivot> {
   readonly type: "pivot";
 }
 
-export type Field = NumberField | FollowingField | PairField | ChoiceField | ToggleField | PivotField;
+/** Words, or the name of something. */
+export interface TextField extends FieldOf<string> {
+  readonly type: "text";
+  /** Characters at most. */
+  readonly longest: number;
+}
+
+/** A list or an object of its own shape: nodes, steps, strokes, other motifs. */
+export interface StructureField {
+  readonly type: "structure";
+  readonly default: unknown;
+  resolve: (stored: FieldValue | undefined, resolver: Resolver, path: string) => unknown;
+  /** What the file may hold there. */
+  schema: () => ISchema<unknown>;
+}
+
+export type Field =
+  NumberField | FollowingField | PairField | ChoiceField | ToggleField | PivotField | TextField | StructureField;
 
 /** The fields of a definition by name, in the order they are told. */
 export type FieldTable = Readonly<Record<string, Field>>;
@@ -157,6 +176,33 @@ export function toggle(standard: boolean): ToggleField {
     type: "toggle",
     default: standard,
     resolve: (stored) => (typeof stored === "boolean" ? stored : standard),
+  };
+}
+
+export function text(standard: string, longest: number): TextField {
+  return {
+    type: "text",
+    default: standard,
+    longest,
+    resolve: (stored) => (typeof stored === "string" ? stored : standard),
+  };
+}
+
+interface StructureParts<S, T> {
+  readonly default: T;
+  /** Tells the field's own values from others'. */
+  readonly is: (stored: FieldValue) => stored is FieldValue & S;
+  readonly schema: () => ISchema<unknown>;
+  readonly resolve: (stored: S, resolver: Resolver, path: string) => T;
+}
+
+export function structure<S, T>(parts: StructureParts<S, T>): StructureField & FieldOf<T> {
+  return {
+    type: "structure",
+    default: parts.default,
+    schema: parts.schema,
+    resolve: (stored, resolver, path) =>
+      stored !== undefined && parts.is(stored) ? parts.resolve(stored, resolver, path) : parts.default,
   };
 }
 

@@ -10,3 +10,20 @@ export const MOST_GUIDES = 500;
 /** Characters a name may have, and notes. */
 export const LONGEST_NAME = 120;
 export const LONGEST_NOTES = 20_000;
+/** Runs one drawn motif may have, and nodes in a run. */
+export const MOST_RUNS = 2_000;
+export const MOST_NODES = 20_000;
+/** Motifs cut from one motif, or combined in one. */
+export const MOST_NESTED = 200;
+/** How deep motifs may be nested in each other, and repeats in a walk. */
+export const DEEPEST_NESTING = 16;
+/** Steps a walk may write down, and take. */
+export const MOST_STEPS = 1_000;
+export const MOST_TAKEN_STEPS = 100_000;
+/** Freehand strokes, and points in one. */
+export const MOST_STROKES = 2_000;
+export const MOST_STROKE_POINTS = 20_000;
+/** Characters of lettering. */
+export const LONGEST_TEXT = 2_000;
+/** Shapes of an imported picture. */
+export const MOST_SHAPES = 20_000;

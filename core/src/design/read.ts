@@ -5,7 +5,7 @@ import { FORMAT, type Design } from "./design";
 import { isNumberValue } from "./field";
 import type { Problem } from "./problem";
 import { resolveDesign } from "./resolve";
-import { designSchema } from "./schema";
+import { designSchema, motifSchema } from "./schema";
 import { isRecord, type SchemaContext } from "./schemaPieces";
 
 /** A design, or everything that is wrong with what was to be one. */
@@ -28,12 +28,23 @@ export function readDesign(data: unknown): ReadResult {
   if (!isRecord(data) || typeof data.format !== "string" || !data.format.startsWith("twin-petal/")) {
     return refuse([{ path: "", message: `is not a design file: it does not say "format": "${FORMAT}"` }]);
   }
+  if (isDeeperThan(data, DEEPEST)) {
+    return refuse([{ path: "", message: `is nested more than ${DEEPEST} deep; no design needs that` }]);
+  }
   const numbers = resolveNumbers(readableNumbers(data.numbers));
   const troubles = [...numbers.problems, ...troublesOf(data, numbers)];
   if (troubles.length > 0 || !isDesignFile(data, troubles)) return refuse(troubles);
   const design = withDefaults(data);
   const { problems } = resolveDesign(design);
   return problems.length > 0 ? refuse(problems) : { design, problems: [] };
+}
+
+/** Levels of objects and lists a file may have. */
+const DEEPEST = 64;
+
+function isDeeperThan(data: unknown, levels: number): boolean {
+  if (typeof data !== "object" || data === null) return false;
+  return levels === 0 || Object.values(data).some((entry) => isDeeperThan(entry, levels - 1));
 }
 
 function refuse(problems: readonly Problem[]): ReadResult {
@@ -61,6 +72,7 @@ function troublesOf(data: unknown, numbers: ReturnType<typeof resolveNumbers>): 
     scope: scopeOf(numbers.values),
     brokenNumbers: new Set(entries.map(({ name }) => name).filter((name) => !numbers.values.has(name))),
     paletteNames: paletteNamesOf(data),
+    motif: motifSchema,
   };
   try {
     designSchema.validateSync(data, { strict: true, abortEarly: false, context });

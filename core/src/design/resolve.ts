@@ -1,16 +1,20 @@
 import { resolveNumbers, scopeOf } from "../formula/numbers";
 import { IDENTITY, type Matrix } from "../geometry/matrix";
+import type { Point } from "../geometry/point";
 import type { PreparedMotif } from "../motif/definition";
 import { motifOf } from "../motif/list";
+import type { PlacedMotif } from "../motif/placedMotif";
 import type { ActiveRule } from "../rules/compose";
 import { ruleOf } from "../rules/list";
 import { resolveColor, resolveFinish, type ResolvedFinish } from "../finish/resolveFinish";
-import type { Blend, Design, Guide, Part, Role, Rule } from "./design";
+import type { Scope } from "../formula/compile";
+import type { Blend, Design, Guide, Motif, Part, Role, Rule } from "./design";
 import { MOST_COPIES } from "./most";
 import { resolvePlace } from "./place";
 import type { Problem } from "./problem";
 import { Resolver } from "./resolver";
-import { GUIDE_PLACE, GUIDE_POINTS, SHEET_MARGIN, SHEET_SIDE } from "./designLimits";
+import { checkUses } from "./uses";
+import { GUIDE_ANGLE, GUIDE_PLACE, GUIDE_POINTS, SHEET_MARGIN, SHEET_SIDE } from "./designLimits";
 
 /** The sheet in millimetres. */
 export interface ResolvedSheet {
@@ -25,7 +29,15 @@ export interface ResolvedSheet {
 export type ResolvedGuide =
   | { readonly kind: "upright"; readonly x: number }
   | { readonly kind: "level"; readonly y: number }
-  | { readonly kind: "star"; readonly points: number; readonly outer: number; readonly inner: number };
+  | { readonly kind: "slanted"; readonly angle: number; readonly through: Point }
+  | {
+      readonly kind: "star";
+      readonly points: number;
+      readonly outer: number;
+      readonly inner: number;
+      readonly start: number;
+    }
+  | { readonly kind: "polygon"; readonly sides: number; readonly radius: number; readonly start: number };
 
 /** A part with every number known, ready to be computed. */
 export interface ResolvedPart {
@@ -36,11 +48,15 @@ export interface ResolvedPart {
   readonly motif: PreparedMotif;
   /** The motif's own place, before any rule. */
   readonly motifAt: Matrix;
+  readonly cutouts: readonly PlacedMotif[];
+  readonly trimToWedge: boolean;
   readonly rules: readonly ActiveRule[];
   /** The whole part's place, after every rule. */
   readonly at: Matrix;
   readonly finish: ResolvedFinish;
   readonly blend: Blend;
+  /** Notes something wrong with it, at one of its fields. */
+  report: (field: string, message: string) => void;
   /** What kept its numbers from being known; such a part cannot be computed. */
   readonly problems: readonly Problem[];
 }
@@ -58,7 +74,8 @@ export interface ResolvedDesign {
 /** Computes every number and formula of a design; what is wrong is told at its path. */
 export function resolveDesign(design: Design): ResolvedDesign {
   const numbers = resolveNumbers(design.numbers);
-  const resolver = new Resolver(scopeOf(numbers.values));
+  const scope = scopeOf(numbers.values);
+  const resolver = designResolver(scope);
   const palette = new Map(design.palette.map(({ name, color }) => [name, color]));
   const { sheet } = design;
   const resolvedSheet = {
@@ -68,9 +85,8 @@ export function resolveDesign(design: Design): ResolvedDesign {
     ground: sheet.ground === null ? null : resolveColor(sheet.ground, palette),
   };
   const guides = design.guides.map((guide, index) => resolveGuide(guide, resolver, `guides[${index}]`));
-  const parts = design.parts.map((part, index) =>
-    resolvePart(part, new Resolver(scopeOf(numbers.values)), palette, `parts[${index}]`),
-  );
+  const parts = design.parts.map((part, index) => resolvePart(part, designResolver(scope), palette, `parts[${index}]`));
+  checkUses(parts);
   const problems = [...numbers.problems, ...resolver.problems, ...parts.flatMap((part) => part.problems)];
   return { sheet: resolvedSheet, guides, parts, numbers: numbers.values, problems };
 }
@@ -78,28 +94,63 @@ export function resolveDesign(design: Design): ResolvedDesign {
 function resolveGuide(guide: Guide, resolver: Resolver, path: string): ResolvedGuide {
   if ("x" in guide) return { kind: "upright", x: resolver.number(guide.x, GUIDE_PLACE, `${path}.x`) };
   if ("y" in guide) return { kind: "level", y: resolver.number(guide.y, GUIDE_PLACE, `${path}.y`) };
+  if ("angle" in guide) {
+    const { x, y } = guide.through ?? { x: 0, y: 0 };
+    const through = {
+      x: resolver.number(x, GUIDE_PLACE, `${path}.through.x`),
+      y: resolver.number(y, GUIDE_PLACE, `${path}.through.y`),
+    };
+    return { kind: "slanted", angle: resolver.number(guide.angle, GUIDE_ANGLE, `${path}.angle`), through };
+  }
+  if ("polygon" in guide) {
+    const { sides, radius, start = 0 } = guide.polygon;
+    return {
+      kind: "polygon",
+      sides: resolver.number(sides, GUIDE_POINTS, `${path}.polygon.sides`),
+      radius: resolver.number(radius, SHEET_SIDE, `${path}.polygon.radius`),
+      start: resolver.number(start, GUIDE_ANGLE, `${path}.polygon.start`),
+    };
+  }
+  const { points, outer, inner, start = 0 } = guide.star;
   return {
     kind: "star",
-    points: resolver.number(guide.star.points, GUIDE_POINTS, `${path}.star.points`),
-    outer: resolver.number(guide.star.outer, SHEET_SIDE, `${path}.star.outer`),
-    inner: resolver.number(guide.star.inner, SHEET_SIDE, `${path}.star.inner`),
+    points: resolver.number(points, GUIDE_POINTS, `${path}.star.points`),
+    outer: resolver.number(outer, SHEET_SIDE, `${path}.star.outer`),
+    inner: resolver.number(inner, SHEET_SIDE, `${path}.star.inner`),
+    start: resolver.number(start, GUIDE_ANGLE, `${path}.star.start`),
+  };
+}
+
+/** A resolver for a design's numbers and motifs. */
+export function designResolver(scope: Scope): Resolver {
+  return new Resolver(scope, prepareMotif);
+}
+
+function prepareMotif(stored: Motif, resolver: Resolver, path: string): PlacedMotif {
+  const motif = motifOf(stored.kind);
+  if (!motif) throw new Error(`a design with the unknown motif ${stored.kind} was let in`);
+  return {
+    motif: motif.prepare(stored, resolver, path),
+    at: stored.at ? resolvePlace(stored.at, resolver, `${path}.at`) : IDENTITY,
   };
 }
 
 function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string, string>, path: string): ResolvedPart {
-  const motif = motifOf(part.motif.kind);
-  if (!motif) throw new Error(`a design with the unknown motif ${part.motif.kind} was let in`);
+  const motif = resolver.motif(part.motif, `${path}.motif`);
   const resolved = {
     id: part.id,
     name: part.name,
     role: part.role,
     visible: part.visible,
-    motif: motif.prepare(part.motif, resolver, `${path}.motif`),
-    motifAt: part.motif.at ? resolvePlace(part.motif.at, resolver, `${path}.motif.at`) : IDENTITY,
+    motif: motif.motif,
+    motifAt: motif.at,
+    cutouts: part.cutouts.map((cutout, index) => resolver.motif(cutout, `${path}.cutouts[${index}]`)),
+    trimToWedge: part.join.trimToWedge,
     rules: resolveRules(part.rules, resolver, `${path}.rules`),
     at: resolvePlace(part.at, resolver, `${path}.at`),
     finish: resolveFinish(part.finish, palette, resolver, `${path}.finish`),
     blend: part.finish.blend,
+    report: (field: string, message: string) => resolver.report(`${path}.${field}`, message),
     problems: resolver.problems,
   };
   checkCopies(resolved.rules, resolver, `${path}.rules`);

@@ -4,8 +4,26 @@ import { MOTIFS, motifOf } from "../motif/list";
 import { RULES, ruleOf } from "../rules/list";
 import { BLENDS, CAPS, FORMAT, JOINS, ROLES } from "./design";
 import type { FieldTable } from "./field";
-import { DASH, GUIDE_PLACE, GUIDE_POINTS, LINE_WIDTH, OPACITY, SHEET_MARGIN, SHEET_SIDE } from "./designLimits";
-import { LONGEST_NAME, LONGEST_NOTES, MOST_COLORS, MOST_GUIDES, MOST_NUMBERS, MOST_PARTS, MOST_RULES } from "./most";
+import {
+  DASH,
+  GUIDE_ANGLE,
+  GUIDE_PLACE,
+  GUIDE_POINTS,
+  LINE_WIDTH,
+  OPACITY,
+  SHEET_MARGIN,
+  SHEET_SIDE,
+} from "./designLimits";
+import {
+  LONGEST_NAME,
+  LONGEST_NOTES,
+  MOST_COLORS,
+  MOST_GUIDES,
+  MOST_NESTED,
+  MOST_NUMBERS,
+  MOST_PARTS,
+  MOST_RULES,
+} from "./most";
 import { PLACE_LIMITS } from "./place";
 import { color, exactly, fieldSchema, isRecord, numberValue, plainNumber, words } from "./schemaPieces";
 import { UNITS } from "./units";
@@ -99,6 +117,25 @@ const line = exactly({
 
 const finish = exactly({ fill: fill(), line, opacity: numberValue(OPACITY), blend: string().oneOf(BLENDS) });
 
+const NOT_YET = "asks for something this version cannot compute; leave it out";
+
+const join = exactly({
+  mode: string().oneOf(["apart"], NOT_YET),
+  cutBy: array().max(0, NOT_YET),
+  inside: mixed()
+    .nullable()
+    .test("inside", NOT_YET, (value) => value == null),
+  trimToWedge: boolean(),
+  dropDoubled: boolean().oneOf([false], NOT_YET),
+});
+
+/** Any motif, with the place it is set at. */
+export const motifSchema = byKind(
+  MOTIFS.map(({ kind }) => kind),
+  (kind) => motifOf(kind)?.fields,
+  { at: place().default(undefined) },
+);
+
 const part = exactly({
   id: string()
     .required()
@@ -108,12 +145,8 @@ const part = exactly({
   locked: boolean(),
   role: string().oneOf(ROLES),
   at: place().default(undefined),
-  motif: byKind(
-    MOTIFS.map(({ kind }) => kind),
-    (kind) => motifOf(kind)?.fields,
-    { at: place().default(undefined) },
-  ),
-  cutouts: onlyDefault({}),
+  motif: motifSchema,
+  cutouts: array(motifSchema).max(MOST_NESTED),
   rules: array(
     byKind(
       RULES.map(({ kind }) => kind),
@@ -121,7 +154,7 @@ const part = exactly({
       { on: boolean() },
     ),
   ).max(MOST_RULES),
-  join: onlyDefault({ mode: "apart", cutBy: [], inside: null, trimToWedge: false, dropDoubled: false }),
+  join: join.default(undefined),
   finish: finish.default(undefined),
   solid: onlyDefault({}),
 });
@@ -153,9 +186,16 @@ const paletteColor = exactly({
 });
 
 const guide = lazy((value: unknown) => {
+  const radius = numberValue(SHEET_SIDE).required();
+  const count = numberValue(GUIDE_POINTS).required();
+  const start = numberValue(GUIDE_ANGLE);
   if (isRecord(value) && "star" in value) {
-    const radius = numberValue(SHEET_SIDE).required();
-    return exactly({ star: exactly({ points: numberValue(GUIDE_POINTS).required(), outer: radius, inner: radius }) });
+    return exactly({ star: exactly({ points: count, outer: radius, inner: radius, start }) });
+  }
+  if (isRecord(value) && "polygon" in value) return exactly({ polygon: exactly({ sides: count, radius, start }) });
+  if (isRecord(value) && "angle" in value) {
+    const through = exactly({ x: numberValue(GUIDE_PLACE).required(), y: numberValue(GUIDE_PLACE).required() });
+    return exactly({ angle: numberValue(GUIDE_ANGLE).required(), through: through.default(undefined).optional() });
   }
   const key = isRecord(value) && "y" in value ? "y" : "x";
   return exactly({ [key]: numberValue(GUIDE_PLACE).required() });

@@ -23,6 +23,8 @@ export interface SchemaContext {
   /** Named numbers that have no value; formulas that use one are not reported a second time. */
   readonly brokenNumbers: ReadonlySet<string>;
   readonly paletteNames: ReadonlySet<string>;
+  /** The schema of any motif, for those that stand inside others. */
+  readonly motif: ISchema<unknown>;
 }
 
 function isContext(value: unknown): value is SchemaContext {
@@ -32,6 +34,12 @@ function isContext(value: unknown): value is SchemaContext {
 export function contextOf(test: TestContext): SchemaContext {
   if (!isContext(test.options.context)) throw new Error("a design is validated with its context");
   return test.options.context;
+}
+
+/** A motif inside another, read by the schema of all motifs. */
+export function nestedMotifSchema(_value: unknown, { context }: { readonly context?: unknown }): ISchema<unknown> {
+  if (!isContext(context)) throw new Error("a design is validated with its context");
+  return context.motif;
 }
 
 export function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
@@ -114,6 +122,10 @@ export function fieldSchema(field: Field): ISchema<unknown> {
       return string().oneOf(field.choices);
     case "toggle":
       return boolean();
+    case "text":
+      return words(field.longest);
+    case "structure":
+      return field.schema();
     case "pivot":
       return lazy((value: unknown) =>
         (isRecord(value) && "box" in value ? exactly({ box: pairOf(BOX_SHARE_LIMITS) }) : pairOf(PIVOT_LIMITS))

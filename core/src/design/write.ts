@@ -4,6 +4,7 @@ import {
   differing,
   emptyDesign,
   FINISH_DEFAULT,
+  JOIN_DEFAULT,
   LINE_DEFAULT,
   newPart,
   SHEET_DEFAULT,
@@ -33,13 +34,15 @@ export function writeDesign(design: Design): string {
 }
 
 function partToFile(part: Part): Json {
-  const { id, motif, at, rules, finish, ...rest } = part;
+  const { id, motif, cutouts, at, rules, join, finish, ...rest } = part;
   return {
     id,
     ...differing(rest, newPart(id, id, motif)),
     ...some("at", differing(at, PLACE_DEFAULT)),
     motif: motifToFile(motif),
+    ...(cutouts.length > 0 && { cutouts: cutouts.map(motifToFile) }),
     ...(rules.length > 0 && { rules: rules.map(ruleToFile) }),
+    ...some("join", differing(join, JOIN_DEFAULT)),
     ...some("finish", finishToFile(finish)),
   };
 }

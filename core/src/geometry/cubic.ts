@@ -25,6 +25,20 @@ export function pointAt([p0, p1, p2, p3]: Cubic, t: number): Point {
   };
 }
 
+/** The derivative by the parameter at t: millimetres for each 1 of t. */
+export function derivativeAt([p0, p1, p2, p3]: Cubic, t: number): Point {
+  const s = 1 - t;
+  const slope = (a: number, b: number, c: number, d: number) =>
+    3 * (s * s * (b - a) + 2 * s * t * (c - b) + t * t * (d - c));
+  return { x: slope(p0.x, p1.x, p2.x, p3.x), y: slope(p0.y, p1.y, p2.y, p3.y) };
+}
+
+/** A straight segment with its handles at the thirds: the same line, travelled at an even pace. */
+export function atEvenPace([start, , , end]: Cubic): Cubic {
+  const at = (t: number) => ({ x: start.x + (end.x - start.x) * t, y: start.y + (end.y - start.y) * t });
+  return [start, at(1 / 3), at(2 / 3), end];
+}
+
 /** The direction of travel at parameter t, as a unit vector; falls back on the chord where it vanishes. */
 export function tangentAt(cubic: Cubic, t: number): Point {
   const [p0, p1, p2, p3] = cubic;

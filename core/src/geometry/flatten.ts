@@ -3,7 +3,7 @@ import { segmentsOf, type Path } from "./path";
 import type { Point } from "./point";
 
 /** Chords a segment needs so that none leaves the curve by more than the tolerance (Wang's bound, mm). */
-function chordsNeeded([p0, p1, p2, p3]: Cubic, tolerance: number): number {
+export function chordsNeeded([p0, p1, p2, p3]: Cubic, tolerance: number): number {
   const bend = Math.max(
     Math.hypot(p0.x - 2 * p1.x + p2.x, p0.y - 2 * p1.y + p2.y),
     Math.hypot(p1.x - 2 * p2.x + p3.x, p1.y - 2 * p2.y + p3.y),

@@ -10,11 +10,12 @@ export function makeSceneJson(design: Design): string {
   const parts = madeParts(scene).map(({ id, geometry }) => {
     const { count, matrices } = geometry.placements;
     const { left, top, right, bottom } = boxOfGeometry(geometry);
+    const box = count === 0 || geometry.path.length === 0 ? null : { left, top, right, bottom };
     return {
       id,
       motifs: count,
       copies: Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)),
-      box: { left, top, right, bottom },
+      box,
     };
   });
   return `${JSON.stringify({ sheet: scene.sheet, parts })}\n`;

@@ -5,6 +5,7 @@ import { colorIndexer, colorsOf, type Paint } from "../finish/paint";
 import { buildScene } from "../scene/sceneBuilder";
 import { madeParts } from "../scene/made";
 import type { PartScene, Scene } from "../scene/scene";
+import type { Piece, PieceLine, PiecePaint } from "../motif/drawing";
 import { matrixAt } from "../rules/placements";
 import { decimals } from "./decimals";
 import { DESIGN_NAMESPACE } from "./embedded";
@@ -43,7 +44,7 @@ export function svgOfScene(scene: Scene, { title, unit, embed }: SvgOptions): st
       ? []
       : [`<metadata><design xmlns="${DESIGN_NAMESPACE}">${escapeText(embed)}</design></metadata>`]),
     `<defs>`,
-    ...parts.map(({ id, geometry }) => `<path id="motif-${id}" d="${pathData(geometry.path)}"/>`),
+    ...parts.flatMap(({ id, geometry }) => motifLines(id, geometry)),
     `</defs>`,
     ...(ground === null
       ? []
@@ -58,6 +59,27 @@ function inUnit(millimetres: number, unit: Unit): string {
   return decimals(millimetres / MILLIMETRES_PER[unit], OFFSET_PLACES) + unit;
 }
 
+/** A motif once: as one outline, or as a group of pieces that bring their own paint. */
+function motifLines(id: string, { path, pieces }: PartScene["geometry"]): string[] {
+  if (!pieces) return [`<path id="motif-${id}" d="${pathData(path)}"/>`];
+  return [`<g id="motif-${id}">`, ...pieces.map(pieceLine), `</g>`];
+}
+
+/** What a piece leaves to the finish it says nothing of: it inherits that from the copy. */
+function pieceLine({ path, fill, fillRule, line, opacity }: Piece): string {
+  const painted = (property: "fill" | "stroke", paint: PiecePaint) => {
+    if (paint === "finish") return "";
+    return paint === null ? ` ${property}="none"` : paintAttributes(property, paint.own);
+  };
+  const attributes = [
+    painted("fill", fill),
+    fillRule === "evenodd" ? attribute("fill-rule", fillRule) : "",
+    line === null ? "" : painted("stroke", line.paint) + (line.paint === null ? "" : lineAttributes(line)),
+    opacity === 1 ? "" : attribute("opacity", decimals(opacity, 4)),
+  ];
+  return `<path d="${pathData(path)}"${attributes.join("")}/>`;
+}
+
 function partLines(part: PartScene): string[] {
   const { fill, line } = part.finish;
   const shared = [
@@ -69,7 +91,7 @@ function partLines(part: PartScene): string[] {
   return [`<g${shared.join("")}>`, ...copyLines(part), `</g>`];
 }
 
-function lineAttributes(line: NonNullable<PartScene["finish"]["line"]>): string {
+function lineAttributes(line: Omit<PieceLine, "paint">): string {
   const dash = line.dash.map((length) => decimals(length, OFFSET_PLACES)).join(" ");
   return [
     attribute("stroke-width", decimals(line.width, OFFSET_PLACES)),

@@ -2,28 +2,53 @@ import { resolveFields, type FieldsOf, type FieldTable, type StoredFields } from
 import type { Problem } from "../design/problem";
 import type { Resolver } from "../design/resolver";
 import type { Path } from "../geometry/path";
+import { NO_SURROUNDINGS, type Drawing, type Surroundings } from "./drawing";
+import type { MotifHandle } from "./handles";
 
 /** A kind of motif. Adding one is a file with one of these and a line in the list. */
 export interface MotifDefinition {
   readonly kind: string;
   readonly fields: FieldTable;
+  /** How one comes to be: offered as a ready shape, or made by hand, by words or from a file. */
+  readonly origin: MotifOrigin;
+  /** Whether it is a line rather than an area. */
+  readonly open: boolean;
   /** The motif's values with formulas computed; problems are noted at the path. */
   prepare: (stored: StoredFields, resolver: Resolver, path: string) => PreparedMotif;
+}
+
+export type MotifOrigin = "ready" | "made";
+
+/** What has to be loaded by the host before a motif can be drawn. */
+export interface MotifNeeds {
+  /** Fonts by their id. */
+  readonly fonts: readonly string[];
+  readonly geometryEngine: boolean;
 }
 
 /** A motif whose numbers are known. */
 export interface PreparedMotif {
   /** Tells two motifs of different outline apart. */
   readonly key: string;
-  /** The outline in millimetres, in the motif's own space. */
-  outline: () => Path;
+  /** Ids of the parts whose outlines it follows. */
+  readonly uses: readonly string[];
+  readonly needs: MotifNeeds;
+  /** Its numbers as handles, in its own space. */
+  handles: () => readonly MotifHandle[];
+  /** Draws it in millimetres, in its own space. */
+  draw: (surroundings: Surroundings) => Drawing;
 }
 
 interface MotifParts<T> {
   readonly kind: string;
   readonly fields: FieldsOf<T>;
+  readonly origin?: MotifOrigin;
+  readonly open?: true;
   /** Draws the outline in millimetres: foot at the origin growing up, or centred where the kind is round. */
-  outline: (values: T) => Path;
+  outline: (values: T, surroundings: Surroundings) => Path | Drawing;
+  handles?: (values: T) => readonly MotifHandle[];
+  uses?: (values: T) => readonly string[];
+  needs?: (values: T) => Partial<MotifNeeds>;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
   conflicts?: (values: T) => readonly Problem[];
 }
@@ -32,6 +57,8 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
   return {
     kind: parts.kind,
     fields: { ...parts.fields },
+    origin: parts.origin ?? "ready",
+    open: parts.open ?? false,
     prepare(stored, resolver, path) {
       const values = resolveFields(parts.fields, stored, resolver, path);
       for (const conflict of parts.conflicts?.(values) ?? []) {
@@ -39,8 +66,20 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
       }
       return {
         key: JSON.stringify([parts.kind, values]),
-        outline: () => parts.outline(values),
+        uses: parts.uses?.(values) ?? [],
+        needs: { fonts: [], geometryEngine: false, ...parts.needs?.(values) },
+        handles: () => parts.handles?.(values) ?? [],
+        draw: (surroundings) => asDrawing(parts.outline(values, surroundings)),
       };
     },
   };
+}
+
+function asDrawing(drawn: Path | Drawing): Drawing {
+  return "path" in drawn ? drawn : { path: drawn, pieces: null };
+}
+
+/** The outline of a motif that stands by itself. Millimetres. */
+export function outlineOf(motif: PreparedMotif): Path {
+  return motif.draw(NO_SURROUNDINGS).path;
 }

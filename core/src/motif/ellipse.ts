@@ -3,7 +3,9 @@ import { circleSegments } from "../geometry/arc";
 import type { Cubic } from "../geometry/cubic";
 import { scaling } from "../geometry/matrix";
 import { subpathOf, transformPath } from "../geometry/path";
+import { ORIGIN } from "../geometry/point";
 import { defineMotif } from "./definition";
+import { lengthHandle } from "./handles";
 import { QUARTER_HANDLE } from "./quarterHandle";
 
 export const ellipse = defineMotif({
@@ -18,6 +20,7 @@ export const ellipse = defineMotif({
     if (ends === "pointed") return [subpathOf(pointedEllipse(rx, ry), true)];
     return transformPath([subpathOf(circleSegments(1), true)], scaling(rx, ry));
   },
+  handles: ({ rx, ry }) => [lengthHandle("rx", ORIGIN, 90, rx), lengthHandle("ry", ORIGIN, 0, ry)],
 });
 
 /** Four quarters whose handles at the top and the bottom are drawn in. */

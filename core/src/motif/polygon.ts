@@ -2,7 +2,9 @@ import { extent, number } from "../design/field";
 import { straight } from "../geometry/cubic";
 import { regularPoints, roundCorners } from "../geometry/fillet";
 import { subpathOf } from "../geometry/path";
+import { ORIGIN, polar } from "../geometry/point";
 import { defineMotif } from "./definition";
+import { angleHandle, countHandle, lengthHandle } from "./handles";
 
 export const polygon = defineMotif({
   kind: "polygon",
@@ -19,4 +21,10 @@ export const polygon = defineMotif({
     const edges = corners.map((point, index) => straight(point, corners[(index + 1) % sides] ?? point));
     return [subpathOf(roundCorners(edges, corner), true)];
   },
+  handles: ({ sides, radius, corner, start }) => [
+    lengthHandle("radius", ORIGIN, start, radius),
+    countHandle("sides", radius, start, sides),
+    angleHandle("start", radius * 0.6, start),
+    lengthHandle("corner", polar(radius, start), start + 180, corner),
+  ],
 });

@@ -4,6 +4,7 @@ import { straight, type Cubic } from "../geometry/cubic";
 import { polygonOf, subpathOf } from "../geometry/path";
 import { distance } from "../geometry/point";
 import { defineMotif } from "./definition";
+import { lengthHandle } from "./handles";
 
 /** Stands on its foot: the middle of its lower side is at the origin. */
 export const rectangle = defineMotif({
@@ -40,6 +41,11 @@ export const rectangle = defineMotif({
       ),
     ];
   },
+  handles: ({ width, height, corner }) => [
+    lengthHandle("width", { x: 0, y: -height / 2 }, 90, width, 0.5),
+    lengthHandle("height", { x: 0, y: 0 }, 0, height),
+    lengthHandle("corner", { x: -width / 2, y: -height }, 90, corner),
+  ],
 });
 
 /** The straight side from the end of one arc to the start of the next, if it has any length. */

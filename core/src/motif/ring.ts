@@ -1,7 +1,9 @@
 import { extent } from "../design/field";
 import { circleSegments } from "../geometry/arc";
 import { reversePath, subpathOf } from "../geometry/path";
+import { ORIGIN } from "../geometry/point";
 import { defineMotif } from "./definition";
+import { lengthHandle } from "./handles";
 
 /** A disc with a round hole: the inner circle runs the other way. */
 export const ring = defineMotif({
@@ -11,6 +13,7 @@ export const ring = defineMotif({
     subpathOf(circleSegments(outer), true),
     ...reversePath([subpathOf(circleSegments(inner), true)]),
   ],
+  handles: ({ outer, inner }) => [lengthHandle("outer", ORIGIN, 0, outer), lengthHandle("inner", ORIGIN, 0, inner)],
   conflicts: ({ outer, inner }) =>
     inner < outer ? [] : [{ path: "inner", message: `must be less than outer, which is ${outer}` }],
 });

@@ -2,8 +2,9 @@ import { extent, number } from "../design/field";
 import { straight, type Cubic } from "../geometry/cubic";
 import { roundCorners } from "../geometry/fillet";
 import { subpathOf } from "../geometry/path";
-import { between, distance, polar, type Point } from "../geometry/point";
+import { between, directionOf, distance, ORIGIN, polar, type Point } from "../geometry/point";
 import { defineMotif } from "./definition";
+import { angleHandle, countHandle, lengthHandle } from "./handles";
 
 export const star = defineMotif({
   kind: "star",
@@ -22,6 +23,19 @@ export const star = defineMotif({
     );
     const edges = corners.map((point, index) => bowed(point, corners[(index + 1) % corners.length] ?? point, bulge));
     return [subpathOf(roundCorners(edges, corner), true)];
+  },
+  handles({ points, outer, inner, corner, bulge, start }) {
+    const [tip, notch] = [polar(outer, start), polar(inner, start + 180 / points)];
+    const half = distance(tip, notch) / 2;
+    return [
+      lengthHandle("outer", ORIGIN, start, outer),
+      lengthHandle("inner", ORIGIN, start + 180 / points, inner),
+      countHandle("points", outer, start, points),
+      angleHandle("start", outer * 0.6, start),
+      lengthHandle("corner", tip, start + 180, corner),
+      // A cubic's middle stands three quarters of the way to its handles.
+      lengthHandle("bulge", between(tip, notch, 0.5), directionOf(tip, notch) - 90, bulge, half * 0.75),
+    ];
   },
 });
 

@@ -13,6 +13,7 @@ const CELL = TOLERANCE * 16;
  * and of the next one where their centre is as near to the edge as the tolerance.
  */
 export function countCoinciding(path: Path, placements: Placements): number {
+  if (path.length === 0) return 0;
   const symmetry = symmetryProbe(path, TOLERANCE);
   const distinct = new Map<number, Matrix[]>();
   let coinciding = 0;

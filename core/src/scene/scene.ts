@@ -3,14 +3,20 @@ import type { Problem } from "../design/problem";
 import type { ResolvedGuide, ResolvedSheet } from "../design/resolve";
 import type { ResolvedFinish } from "../finish/resolveFinish";
 import type { Path } from "../geometry/path";
+import type { Piece } from "../motif/drawing";
 import type { PlacedMark } from "../rules/compose";
 import type { SpanReport } from "../rules/definition";
 import type { Placements } from "../rules/placements";
+import type { Wedge } from "./wedge";
 
 /** The shape of one part: its motif once, and where every copy stands. Kept while neither changes. */
 export interface PartGeometry {
   /** The motif's outline, its own place included. Millimetres. */
   readonly path: Path;
+  /** The pieces a motif with colours of its own is painted in; null when the finish paints the outline as one. */
+  readonly pieces: readonly Piece[] | null;
+  /** The sector one fold owns, in the motif's space. */
+  readonly wedge: Wedge | null;
   readonly placements: Placements;
   readonly marks: readonly PlacedMark[];
   /** For each active rule, by its number in the part, how its copies go round. */

@@ -1,20 +1,26 @@
 import type { Design } from "../design/design";
 import { resolveDesign, type ResolvedPart } from "../design/resolve";
-import { transformPath } from "../geometry/path";
+import { usesOf } from "../design/uses";
+import type { Drawing } from "../motif/drawing";
 import { composeRules } from "../rules/compose";
 import type { SpanReport } from "../rules/definition";
+import { drawPart } from "./partDrawing";
 import type { PartGeometry, PartScene, Scene } from "./scene";
+import { wedgeOf } from "./wedge";
 
 interface Remembered {
-  readonly pathKey: string;
+  readonly drawingKey: string;
   readonly geometryKey: string;
+  readonly drawing: Drawing;
+  /** The geometries of the parts it follows, as they were. */
+  readonly followed: readonly (PartGeometry | undefined)[];
   readonly scene: PartScene;
 }
 
 /**
  * Computes designs into scenes and remembers each part, so that only what changed is computed again:
  * a new colour keeps the geometry, a new number of one part leaves the others as they are. Unchanged
- * pieces are the same objects in the next scene.
+ * pieces are the same objects in the next scene. What a design needs must have been loaded (`prepareFor`).
  */
 export class SceneBuilder {
   private parts: ReadonlyMap<string, Remembered> = new Map();
@@ -22,17 +28,21 @@ export class SceneBuilder {
   build(design: Design): Scene {
     const resolved = resolveDesign(design);
     const next = new Map<string, Remembered>();
-    const scenes: PartScene[] = [];
-    for (const part of resolved.parts) {
-      const known = this.parts.get(part.id);
-      const remembered = part.problems.length === 0 ? computePart(part, known) : known;
-      if (!remembered) continue;
-      next.set(part.id, remembered);
-      scenes.push(remembered.scene);
-    }
+    const byId = new Map(resolved.parts.map((part) => [part.id, part]));
+    const compute = (id: string): PartGeometry | undefined => {
+      const done = next.get(id);
+      const part = byId.get(id);
+      if (done || !part) return done?.scene.geometry;
+      const known = this.parts.get(id);
+      const remembered = part.problems.length === 0 ? computePart(part, known, compute) : known;
+      if (remembered) next.set(id, remembered);
+      return remembered?.scene.geometry;
+    };
+    for (const { id } of resolved.parts) compute(id);
     this.parts = next;
     const { sheet, guides, numbers, problems } = resolved;
-    return { sheet, guides, parts: scenes, numbers, problems };
+    const parts = resolved.parts.flatMap(({ id }) => next.get(id)?.scene ?? []);
+    return { sheet, guides, parts, numbers, problems };
   }
 }
 
@@ -41,27 +51,33 @@ export function buildScene(design: Design): Scene {
   return new SceneBuilder().build(design);
 }
 
-function computePart(part: ResolvedPart, known: Remembered | undefined): Remembered {
-  const pathKey = JSON.stringify([part.motif.key, part.motifAt]);
-  const geometryKey = JSON.stringify([
-    pathKey,
-    part.rules.map(({ number, prepared }) => [number, prepared.key]),
-    part.at,
+type GeometryOf = (id: string) => PartGeometry | undefined;
+
+function computePart(part: ResolvedPart, known: Remembered | undefined, geometryOf: GeometryOf): Remembered {
+  const followed = usesOf(part).map(geometryOf);
+  const ruleKeys = part.rules.map(({ number, prepared }) => [number, prepared.key]);
+  const drawingKey = JSON.stringify([
+    part.motif.key,
+    part.motifAt,
+    part.cutouts.map(({ motif, at }) => [motif.key, at]),
+    part.trimToWedge && ruleKeys,
+    followed.length > 0 && part.at,
   ]);
-  const geometry =
-    known?.geometryKey === geometryKey
-      ? known.scene.geometry
-      : computeGeometry(part, known?.pathKey === pathKey ? known : undefined);
+  const geometryKey = JSON.stringify([drawingKey, ruleKeys, part.at]);
+  const sameLines = known?.followed.every((geometry, index) => geometry === followed[index]) ?? false;
+  const same = sameLines ? known : undefined;
+  const drawing = same?.drawingKey === drawingKey ? same.drawing : drawPart(part, geometryOf);
+  const geometry = same?.geometryKey === geometryKey ? same.scene.geometry : computeGeometry(part, drawing);
   const { id, name, role, visible, finish, blend } = part;
-  return { pathKey, geometryKey, scene: { id, name, role, visible, geometry, finish, blend } };
+  const scene = { id, name, role, visible, geometry, finish, blend };
+  return { drawingKey, geometryKey, drawing, followed, scene };
 }
 
-function computeGeometry(part: ResolvedPart, samePath: Remembered | undefined): PartGeometry {
-  const path = samePath?.scene.geometry.path ?? transformPath(part.motif.outline(), part.motifAt);
+function computeGeometry(part: ResolvedPart, { path, pieces }: Drawing): PartGeometry {
   const spans = new Map<number, SpanReport>();
   for (const { number, prepared } of part.rules) {
     const span = prepared.span();
     if (span) spans.set(number, span);
   }
-  return { path, spans, ...composeRules(part.rules, path, part.at) };
+  return { path, pieces, wedge: wedgeOf(part.rules, path), spans, ...composeRules(part.rules, path, part.at) };
 }

@@ -1,0 +1,88 @@
+import type { MainModule, Path64, Paths64 } from "clipper2-wasm";
+import { geometryEngine } from "../../engines/geometryEngine";
+import type { Facets } from "./facets";
+import type { FillRule, Operation } from "./operation";
+
+/** A polygon of the result: x, y in cells and the input vertex's number, 0 where edges cross. */
+export type Loop = readonly { readonly x: number; readonly y: number; readonly vertex: number }[];
+
+const CLIP_TYPES = {
+  union: "Union",
+  difference: "Difference",
+  intersection: "Intersection",
+  exclusive: "Xor",
+} as const;
+const FILL_RULES = { nonzero: "NonZero", evenodd: "EvenOdd" } as const;
+
+/** Combines the first operand with each of the others in turn, on the grid. */
+export function clip({ operands }: Facets, operation: Operation, rule: FillRule): Loop[] {
+  const engine = geometryEngine();
+  const owned: { delete: () => void }[] = [];
+  const own = <T extends { delete: () => void }>(object: T): T => {
+    owned.push(object);
+    return object;
+  };
+  try {
+    const [subject = [], ...clips] = operands;
+    if (operation === "union" || operation === "difference" || clips.length < 2) {
+      return loopsOf(run(engine, own, pack(engine, own, subject), pack(engine, own, clips.flat()), operation, rule));
+    }
+    let result = pack(engine, own, subject);
+    for (const polygons of clips) {
+      result = run(engine, own, result, pack(engine, own, polygons), operation, rule);
+    }
+    return loopsOf(result);
+  } finally {
+    for (const object of owned) object.delete();
+  }
+}
+
+type Own = <T extends { delete: () => void }>(object: T) => T;
+
+function pack(engine: MainModule, own: Own, polygons: readonly BigInt64Array[]): Paths64 {
+  const paths = own(new engine.Paths64());
+  for (const polygon of polygons) {
+    const path = own(new engine.Path64());
+    path.assign(polygon);
+    paths.push_back(path);
+  }
+  return paths;
+}
+
+function run(
+  engine: MainModule,
+  own: Own,
+  subject: Paths64,
+  clips: Paths64,
+  operation: Operation,
+  rule: FillRule,
+): Paths64 {
+  const clipper = own(new engine.Clipper64());
+  // Vertices on straight runs say which curve an edge belongs to.
+  clipper.SetPreserveCollinear(true);
+  clipper.AddSubject(subject);
+  clipper.AddClip(clips);
+  const result = own(new engine.Paths64());
+  if (!clipper.ExecutePath(engine.ClipType[CLIP_TYPES[operation]], engine.FillRule[FILL_RULES[rule]], result)) {
+    throw new Error("the outlines could not be combined");
+  }
+  return result;
+}
+
+function loopsOf(paths: Paths64): Loop[] {
+  return Array.from({ length: paths.size() }, (_, index) => {
+    const path = paths.get(index);
+    const loop = readLoop(path);
+    path.delete();
+    return loop;
+  });
+}
+
+function readLoop(path: Path64): Loop {
+  const cells = path.view();
+  return Array.from({ length: cells.length / 3 }, (_, at) => ({
+    x: Number(cells[at * 3]),
+    y: Number(cells[at * 3 + 1]),
+    vertex: Number(cells[at * 3 + 2]),
+  }));
+}

@@ -1,0 +1,91 @@
+import type { PairValue } from "../../design/field";
+import type { Resolver } from "../../design/resolver";
+import type { DrawnPathValue, NodeType, NodeValue } from "../../design/structures";
+import type { Point } from "../../geometry/point";
+import { NODE_PLACE } from "./drawnSchema";
+
+/** A node of a drawn outline, millimetres. Handles are relative to it; null where the curve leaves straight. */
+export interface DrawnNode {
+  readonly x: number;
+  readonly y: number;
+  readonly in: Point | null;
+  readonly out: Point | null;
+  readonly type: NodeType;
+}
+
+/** One run of nodes. A closed one goes back from its last node to its first. */
+export interface DrawnPath {
+  readonly closed: boolean;
+  readonly nodes: readonly DrawnNode[];
+}
+
+export function resolveDrawnPath(
+  { closed = false, nodes }: DrawnPathValue,
+  resolver: Resolver,
+  path: string,
+): DrawnPath {
+  return { closed, nodes: nodes.map((node, index) => resolveNode(node, resolver, `${path}.nodes[${index}]`)) };
+}
+
+function resolveNode(node: NodeValue, resolver: Resolver, path: string): DrawnNode {
+  const place = (value: NodeValue["x"], name: string) => resolver.number(value, NODE_PLACE, `${path}.${name}`);
+  const handle = (pair: PairValue | undefined, name: string) =>
+    pair ? { x: place(pair.x, `${name}.x`), y: place(pair.y, `${name}.y`) } : null;
+  return {
+    x: place(node.x, "x"),
+    y: place(node.y, "y"),
+    in: handle(node.in, "in"),
+    out: handle(node.out, "out"),
+    type: node.type ?? "corner",
+  };
+}
+
+/** Decimals of a millimetre a drawn node is kept to: a nanometre. */
+const PLACES = 6;
+const rounded = (value: number) => Number(value.toFixed(PLACES));
+
+/** Runs as the design file holds them, without what is at its default. */
+export function toDrawnValues(paths: readonly DrawnPath[]): DrawnPathValue[] {
+  return paths.map(({ closed, nodes }) => ({ ...(closed && { closed }), nodes: nodes.map(toNodeValue) }));
+}
+
+function toNodeValue(node: DrawnNode): NodeValue {
+  const handle = (point: Point) => ({ x: rounded(point.x), y: rounded(point.y) });
+  return {
+    x: rounded(node.x),
+    y: rounded(node.y),
+    ...(node.in && !isNothing(node.in) && { in: handle(node.in) }),
+    ...(node.out && !isNothing(node.out) && { out: handle(node.out) }),
+    ...(node.type !== "corner" && { type: node.type }),
+  };
+}
+
+export function isNothing({ x, y }: Point): boolean {
+  return Math.abs(x) < 1e-9 && Math.abs(y) < 1e-9;
+}
+
+/** A corner with no handles. */
+export function cornerAt({ x, y }: Point): DrawnNode {
+  return { x, y, in: null, out: null, type: "corner" };
+}
+
+/** Where a node is among the runs. */
+export interface NodePlace {
+  readonly run: number;
+  readonly node: number;
+}
+
+/** The place of the node of a number counted through all runs; null past the last. */
+export function placeOfNode(paths: readonly DrawnPath[], number: number): NodePlace | null {
+  let before = 0;
+  for (const [run, { nodes }] of paths.entries()) {
+    if (number < before + nodes.length) return { run, node: number - before };
+    before += nodes.length;
+  }
+  return null;
+}
+
+/** The number of a run's first node, counted through all runs. */
+export function firstNodeOf(paths: readonly DrawnPath[], run: number): number {
+  return paths.slice(0, run).reduce((sum, { nodes }) => sum + nodes.length, 0);
+}

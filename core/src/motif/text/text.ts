@@ -1,0 +1,83 @@
+import { array } from "yup";
+import { choice, extent, number, structure, text as words, toggle, type FieldValue } from "../../design/field";
+import type { Limits } from "../../design/limits";
+import { LONGEST_TEXT } from "../../design/most";
+import { numberValue } from "../../design/schemaPieces";
+import type { TextLineValue } from "../../design/structures";
+import type { NumberValue } from "../../formula/numbers";
+import { translation } from "../../geometry/matrix";
+import { transformPath, type Path } from "../../geometry/path";
+import { defineMotif } from "../definition";
+import { lengthHandle } from "../handles";
+import { FONT_IDS } from "./fonts";
+import { capHeight, setRow, type Row } from "./letters";
+import { isTextLine, resolveTextLine, textLineSchema, type TextLine } from "./lineForText";
+import { setOnLine } from "./setOnLine";
+
+const RAISE: Limits = { min: -10_000, max: 10_000, whole: false };
+
+interface TextValues {
+  readonly text: string;
+  readonly font: string;
+  readonly size: number;
+  readonly spacing: number;
+  readonly raise: readonly number[];
+  readonly on: TextLine | null;
+  readonly repeatToFill: boolean;
+}
+
+/** Lettering: a row centred on the origin, or set on a circle or another part's line. */
+export const text = defineMotif<TextValues>({
+  kind: "text",
+  origin: "made",
+  fields: {
+    text: words("Brinewick", LONGEST_TEXT),
+    font: choice(FONT_IDS, "alegreya-sans"),
+    /** Of the em, millimetres. */
+    size: extent(20),
+    /** Added between letters. */
+    spacing: number("length", 0, { step: 0.1 }),
+    /** How far each letter is raised, by its character's number. */
+    raise: structure<readonly NumberValue[], readonly number[]>({
+      default: [],
+      is: isRaise,
+      schema: () => array(numberValue(RAISE).required()).max(LONGEST_TEXT),
+      resolve: (stored, resolver, path) =>
+        stored.map((value, index) => resolver.number(value, RAISE, `${path}[${index}]`)),
+    }),
+    on: structure<TextLineValue, TextLine | null>({
+      default: null,
+      is: isTextLine,
+      schema: textLineSchema,
+      resolve: resolveTextLine,
+    }),
+    repeatToFill: toggle(false),
+  },
+  outline(values, surroundings): Path {
+    const row = raised(setRow(values.text, values.font, values.size, values.spacing), values.raise);
+    if (values.on) return setOnLine(row, values.on, values.repeatToFill, values.spacing, surroundings);
+    const baseline = capHeight(values.font, values.size) / 2;
+    return row.letters.flatMap(({ outline, at }) => transformPath(outline, translation(at - row.width / 2, baseline)));
+  },
+  handles: ({ size, on }) => {
+    if (on?.kind === "circle") return [lengthHandle("on.radius", { x: 0, y: 0 }, on.start, on.radius)];
+    return on ? [] : [lengthHandle("size", { x: 0, y: size / 2 }, 0, size)];
+  },
+  needs: ({ font }) => ({ fonts: [font] }),
+  uses: ({ on }) => (on?.kind === "part" ? [on.part] : []),
+});
+
+function isRaise(stored: FieldValue): stored is readonly NumberValue[] {
+  return Array.isArray(stored);
+}
+
+function raised(row: Row, raise: readonly number[]): Row {
+  if (raise.length === 0) return row;
+  return {
+    ...row,
+    letters: row.letters.map((letter) => {
+      const by = raise[letter.character] ?? 0;
+      return by === 0 ? letter : { ...letter, outline: transformPath(letter.outline, translation(0, -by)) };
+    }),
+  };
+}

@@ -1,0 +1,36 @@
+import type { Design } from "../design/design";
+import { resolveDesign } from "../design/resolve";
+import { loadFont } from "../engines/fontBook";
+import { loadGeometryEngine } from "../engines/geometryEngine";
+import type { MotifNeeds } from "../motif/definition";
+import { FONTS, type ShippedFont } from "../motif/text/fonts";
+
+/** Where a host finds what has to be loaded before some designs can be drawn. */
+export interface Host {
+  /** The geometry engine's WebAssembly. */
+  geometryEngine: () => Promise<Uint8Array | ArrayBuffer>;
+  /** A font's file. */
+  font: (font: ShippedFont) => Promise<Uint8Array>;
+}
+
+/** What a design needs loaded: fonts by id, each once, and whether outlines are combined. */
+export function needsOf(design: Design): MotifNeeds {
+  const parts = resolveDesign(design).parts;
+  const motifs = parts.flatMap(({ motif, cutouts }) => [motif, ...cutouts.map((cutout) => cutout.motif)]);
+  return {
+    fonts: [...new Set(motifs.flatMap(({ needs }) => needs.fonts))],
+    geometryEngine:
+      motifs.some(({ needs }) => needs.geometryEngine) ||
+      parts.some(({ cutouts, trimToWedge }) => cutouts.length > 0 || trimToWedge),
+  };
+}
+
+/** Loads what a design needs and is not loaded yet. A scene can be built at once afterwards. */
+export async function prepareFor(design: Design, host: Host): Promise<void> {
+  const { fonts, geometryEngine } = needsOf(design);
+  const wanted = FONTS.filter(({ id }) => fonts.includes(id));
+  await Promise.all([
+    ...wanted.map((font) => loadFont(font.id, () => host.font(font))),
+    ...(geometryEngine ? [loadGeometryEngine(host.geometryEngine)] : []),
+  ]);
+}

@@ -15,6 +15,7 @@ export default tseslint.config(
       parserOptions: {
         project: [
           "core/tsconfig.test.json",
+          "host/tsconfig.json",
           "server/tsconfig.json",
           "cli/tsconfig.json",
           "web/tsconfig.json",

@@ -11,10 +11,10 @@ import { build as buildWeb } from "vite";
 const root = fileURLToPath(new URL("..", import.meta.url));
 
 const TARGETS = {
-  cli: { result: "cli/dist/make.js", sources: ["core/src", "cli/src"], run: () => bundleNode("cli", ["make"]) },
+  cli: { result: "cli/dist/make.js", sources: ["core/src", "host/src", "cli/src"], run: () => bundleNode("cli", ["make"]) },
   server: {
     result: "server/dist/main.js",
-    sources: ["core/src", "server/src"],
+    sources: ["core/src", "host/src", "server/src"],
     run: () => bundleNode("server", ["main", "makeWorker"]),
   },
   web: {
@@ -34,7 +34,10 @@ function bundleNode(folder, entries) {
     format: "esm",
     target: "node20",
     packages: "external",
-    alias: { "@twin-petal/core": join(root, "core/src/index.ts") },
+    alias: {
+      "@twin-petal/core": join(root, "core/src/index.ts"),
+      "@twin-petal/host": join(root, "host/src/nodeHost.ts"),
+    },
     sourcemap: true,
     logLevel: "warning",
   });

@@ -6,6 +6,7 @@ const root = fileURLToPath(new URL("..", import.meta.url));
 const PROJECTS = [
   "core/tsconfig.json",
   "core/tsconfig.test.json",
+  "host/tsconfig.json",
   "server/tsconfig.json",
   "cli/tsconfig.json",
   "web/tsconfig.json",

@@ -1,7 +1,7 @@
 import { readFile, rename, rm, writeFile } from "node:fs/promises";
-import { createRequire } from "node:module";
 import { parseArgs } from "node:util";
-import { FORMATS, formatOf, loadRasteriser, openDesign, problemLine, type Design, type Format } from "@twin-petal/core";
+import { FORMATS, formatOf, openDesign, problemLine, type Design, type Format } from "@twin-petal/core";
+import { prepareInNode } from "@twin-petal/host";
 
 const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01]
 EXT: ${FORMATS.map(({ extension }) => extension).join(" ")}`;
@@ -92,9 +92,7 @@ async function main(): Promise<void> {
   const design = onlyPart(await readInput(input), part);
   const refusal = format.refuses?.(design, { dpi });
   if (refusal) throw new Failure(refusal, EXIT_FAILED);
-  if (format.needsRasteriser) {
-    await loadRasteriser(() => readFile(createRequire(import.meta.url).resolve("@resvg/resvg-wasm/index_bg.wasm")));
-  }
+  await prepareInNode(design, format.extension);
   await writeWhole(output, format.make(design, { dpi }));
 }
 

@@ -59,7 +59,11 @@ describe("areas, to 0.01 %", () => {
     const side = { x: 30 * Math.sin(Math.PI / 6), y: -30 * Math.cos(Math.PI / 6) };
     const half: Path = [
       subpathOf(
-        [straight({ x: 0, y: 0 }, tip), [tip, { x: 6, y: -38 }, { x: 14, y: -34 }, side], straight(side, { x: 0, y: 0 })],
+        [
+          straight({ x: 0, y: 0 }, tip),
+          [tip, { x: 6, y: -38 }, { x: 14, y: -34 }, side],
+          straight(side, { x: 0, y: 0 }),
+        ],
         true,
       ),
     ];
@@ -133,7 +137,10 @@ describe("curves stay curves", () => {
             }),
           ),
         ];
-        const a = transformPath(disc(14), multiply(translation(p.x, p.y), multiply(rotation(p.turn), [1.3, 0, 0, 0.6, 0, 0])));
+        const a = transformPath(
+          disc(14),
+          multiply(translation(p.x, p.y), multiply(rotation(p.turn), [1.3, 0, 0, 0.6, 0, 0])),
+        );
         const b = transformPath(star, multiply(translation(q.x, q.y), rotation(q.turn)));
         const area = (operation: "union" | "intersection" | "difference" | "exclusive") =>
           areaOfPath(combine([a, b], operation));

@@ -1,6 +1,5 @@
-import { readFile } from "node:fs/promises";
-import { createRequire } from "node:module";
-import { formatOf, loadRasteriser, makePng, parseDesign, type Design } from "@twin-petal/core";
+import { formatOf, makePng, parseDesign } from "@twin-petal/core";
+import { prepareInNode } from "@twin-petal/host";
 
 /** What the worker is asked to make. */
 export interface MakeTask {
@@ -15,22 +14,18 @@ export type MakeResult =
   /** Why it cannot be made. */
   | { readonly refusal: string };
 
-const loadFile = () => readFile(createRequire(import.meta.url).resolve("@resvg/resvg-wasm/index_bg.wasm"));
-
 /** Makes a file from a design, off the thread that answers requests. */
 export default async function make({ content, as, dpi }: MakeTask): Promise<MakeResult> {
   const { design } = parseDesign(content);
   if (!design) return { refusal: "The design cannot be read." };
-  if (typeof as === "object") return { made: await picture(design, as.pixels) };
+  if (typeof as === "object") {
+    await prepareInNode(design, "png");
+    return { made: makePng(design, as.pixels) };
+  }
   const format = formatOf(as);
   if (!format) return { refusal: `There is no format called “${as}”.` };
   const refusal = format.refuses?.(design, { dpi });
   if (refusal) return { refusal };
-  if (format.needsRasteriser) await loadRasteriser(loadFile);
+  await prepareInNode(design, as);
   return { made: format.make(design, { dpi }) };
-}
-
-async function picture(design: Design, pixels: number): Promise<Uint8Array<ArrayBuffer>> {
-  await loadRasteriser(loadFile);
-  return makePng(design, pixels);
 }

@@ -1,4 +1,5 @@
 import { buildScene, type Design } from "@twin-petal/core";
+import { prepareInNode } from "@twin-petal/host";
 
 /** What the wall tells about a design. Lengths in millimetres. */
 export interface Summary {
@@ -11,7 +12,8 @@ export interface Summary {
   readonly copies: number;
 }
 
-export function summarise(design: Design): Summary {
+export async function summarise(design: Design): Promise<Summary> {
+  await prepareInNode(design, "scene.json");
   const { sheet, parts } = buildScene(design);
   const counts = parts.flatMap(({ geometry }) => [...geometry.spans.values()].map(({ count }) => count));
   return {

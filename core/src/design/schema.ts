@@ -124,7 +124,7 @@ const join = exactly({
   cutBy: array().max(0, NOT_YET),
   inside: mixed()
     .nullable()
-    .test("inside", NOT_YET, (value) => value == null),
+    .test("inside", NOT_YET, (value) => value === null || value === undefined),
   trimToWedge: boolean(),
   dropDoubled: boolean().oneOf([false], NOT_YET),
 });

@@ -1,3 +1,4 @@
+/// <reference path="./fontkit.d.ts" />
 import { create, type Font } from "fontkit";
 
 const fonts = new Map<string, Font>();

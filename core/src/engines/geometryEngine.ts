@@ -1,3 +1,4 @@
+/// <reference path="./clipper2-wasm.d.ts" />
 import factory, { type MainModule } from "clipper2-wasm";
 
 let engine: MainModule | null = null;

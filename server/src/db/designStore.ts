@@ -68,9 +68,9 @@ export class DesignStore {
     return row;
   }
 
-  create(id: string, design: Design): Promise<void> {
+  async create(id: string, design: Design): Promise<void> {
     const content = writeDesign(design);
-    const row = { id, revision: 1, changed: Date.now(), content, ...summarise(design) };
+    const row = { id, revision: 1, changed: Date.now(), content, ...(await summarise(design)) };
     return this.queue.run(async () => {
       await this.db.batch([
         this.db.insert(designs).values(row),
@@ -80,9 +80,9 @@ export class DesignStore {
   }
 
   /** Replaces a design if it is still at the expected revision; null expects nothing. */
-  save(id: string, design: Design, expected: number | null): Promise<SaveOutcome> {
+  async save(id: string, design: Design, expected: number | null): Promise<SaveOutcome> {
     const content = writeDesign(design);
-    const summary = summarise(design);
+    const summary = await summarise(design);
     return this.queue.run(async () => {
       const current = await this.find(id);
       if (!current || current.binned !== null) return { kind: "missing" };

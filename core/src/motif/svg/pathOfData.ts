@@ -63,6 +63,9 @@ class PathReader {
         if (this.at.x !== this.start.x || this.at.y !== this.start.y) this.line(this.start);
         this.end(true);
         this.at = this.start;
+        return;
+      default:
+        throw new RangeError(`path data: ${String(command)} is not known`);
     }
   }
 

@@ -1,12 +1,12 @@
 import type { ReactNode } from "react";
-import { boxOfPath, motifOf, MOTIFS, pathData, Resolver } from "@twin-petal/core";
+import { boxOfPath, designResolver, motifOf, MOTIFS, outlineOf, pathData } from "@twin-petal/core";
 import { Menu, MenuItem } from "@/ui/menu";
 
 /** The outline of a kind as it comes, for choosing. */
 export function MotifPicture({ kind, size = 34 }: { kind: string; size?: number }) {
   const definition = motifOf(kind);
   if (!definition) return null;
-  const outline = definition.prepare({ kind }, new Resolver(() => undefined), "").outline();
+  const outline = outlineOf(definition.prepare({ kind }, designResolver(() => undefined), ""));
   const { left, top, right, bottom } = boxOfPath(outline);
   const side = Math.max(right - left, bottom - top) * 1.1;
   return (

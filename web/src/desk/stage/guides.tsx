@@ -32,9 +32,15 @@ function pointsOf(guide: ResolvedGuide, reach: number): Point[] {
       return [-reach, reach].map((y) => ({ x: guide.x, y }));
     case "level":
       return [-reach, reach].map((x) => ({ x, y: guide.y }));
+    case "slanted":
+      return [-reach, reach].map((far) => polar(far, guide.angle, guide.through));
     case "star":
       return Array.from({ length: 2 * guide.points + 1 }, (_, corner) =>
-        polar(corner % 2 === 0 ? guide.outer : guide.inner, (corner * 180) / guide.points),
+        polar(corner % 2 === 0 ? guide.outer : guide.inner, guide.start + (corner * 180) / guide.points),
+      );
+    case "polygon":
+      return Array.from({ length: guide.sides + 1 }, (_, corner) =>
+        polar(guide.radius, guide.start + (corner * 360) / guide.sides),
       );
   }
 }

@@ -1,11 +1,12 @@
 import { ruleOf, type Design, type FieldValue, type Rule } from "@twin-petal/core";
+import { castDraft } from "immer";
 import type { Edit } from "../edit";
 import { partEdit } from "./parts";
 import { scaledDefaults } from "./scaledDefaults";
 
 export function addRule(design: Design, part: string, kind: string): Edit {
   const rule: Rule = { kind, on: true, ...scaledDefaults(design, ruleOf(kind)?.fields ?? {}) };
-  return partEdit(part, `add a ${kind}`, ({ rules }) => void rules.push({ ...rule }));
+  return partEdit(part, `add a ${kind}`, ({ rules }) => void rules.push(castDraft(rule)));
 }
 
 export function removeRule(part: string, index: number, kind: string): Edit {
@@ -49,7 +50,7 @@ export function setField(
       const owner = rule === null ? draft.motif : draft.rules[rule];
       if (!owner) return;
       if (value === undefined) Reflect.deleteProperty(owner, name);
-      else owner[name] = value;
+      else owner[name] = castDraft(value);
     },
     gesture,
   );

@@ -1,0 +1,32 @@
+import type { Point } from "../../geometry/point";
+import { firstNodeOf, placeOfNode, type DrawnPath } from "./nodes";
+
+/** Numbers of every second, third … node of a run, from a given one on and round. Numbers count through all runs. */
+export function everyNth(paths: readonly DrawnPath[], from: number, n: number): number[] {
+  const place = placeOfNode(paths, from);
+  const run = place && paths[place.run];
+  if (!place || !run) return [];
+  const first = firstNodeOf(paths, place.run);
+  const count = run.nodes.length;
+  const start = run.closed ? place.node : place.node % n;
+  const steps = run.closed ? Math.floor((count - 1) / n) + 1 : Math.ceil((count - start) / n);
+  return Array.from({ length: steps }, (_, k) => first + ((start + k * n) % count));
+}
+
+/** Numbers of the nodes inside a drawn loop, millimetres. */
+export function nodesInside(paths: readonly DrawnPath[], loop: readonly Point[]): number[] {
+  return paths.flatMap(({ nodes }, run) => {
+    const first = firstNodeOf(paths, run);
+    return nodes.flatMap((node, k) => (isInside(node, loop) ? [first + k] : []));
+  });
+}
+
+/** Even-odd: a ray to the right crosses the loop an odd number of times. */
+function isInside({ x, y }: Point, loop: readonly Point[]): boolean {
+  let inside = false;
+  loop.forEach((a, k) => {
+    const b = loop[(k + 1) % loop.length] ?? a;
+    if (a.y > y !== b.y > y && x < a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
+  });
+  return inside;
+}

@@ -2,6 +2,7 @@ import type { Blend, Role } from "../design/design";
 import type { Problem } from "../design/problem";
 import type { ResolvedGuide, ResolvedSheet } from "../design/resolve";
 import type { ResolvedFinish } from "../finish/resolveFinish";
+import type { Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
 import type { Piece } from "../motif/drawing";
 import type { PlacedMark } from "../rules/compose";
@@ -15,6 +16,8 @@ export interface PartGeometry {
   readonly path: Path;
   /** The pieces a motif with colours of its own is painted in; null when the finish paints the outline as one. */
   readonly pieces: readonly Piece[] | null;
+  /** The motif's own place, which the path has in it. */
+  readonly motifAt: Matrix;
   /** The sector one fold owns, in the motif's space. */
   readonly wedge: Wedge | null;
   readonly placements: Placements;

@@ -79,5 +79,6 @@ function computeGeometry(part: ResolvedPart, { path, pieces }: Drawing): PartGeo
     const span = prepared.span();
     if (span) spans.set(number, span);
   }
-  return { path, pieces, wedge: wedgeOf(part.rules, path), spans, ...composeRules(part.rules, path, part.at) };
+  const { motifAt } = part;
+  return { path, pieces, motifAt, wedge: wedgeOf(part.rules, path), spans, ...composeRules(part.rules, path, part.at) };
 }

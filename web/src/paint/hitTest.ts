@@ -1,18 +1,29 @@
 import { apply, invert, matrixAt, sizeOf, type PartScene, type Point, type Scene } from "@twin-petal/core";
+import type { FoundCopy } from "@/workers/frame";
 import { motifPath, reachOf } from "./motifPath";
 
 /** A line is easier to hit than it is thick: this many pixels to either side. */
 const NEAR_PIXELS = 4;
 
-/** The topmost part with a copy at a point of the sheet (millimetres); null where there is none. */
-export function partAt(scene: Scene, point: Point, scale: number): string | null {
+/** The topmost copy at a point of the sheet (millimetres), of one part or of any; null where there is none. */
+export function copyAt(scene: Scene, point: Point, scale: number, only?: string): FoundCopy | null {
   const context = new OffscreenCanvas(1, 1).getContext("2d");
   if (!context) return null;
-  const found = scene.parts.findLast((part) => part.visible && isHit(context, part, point, scale));
-  return found?.id ?? null;
+  for (const part of scene.parts.toReversed()) {
+    if (!part.visible || (only !== undefined && part.id !== only)) continue;
+    const copy = hitCopy(context, part, point, scale);
+    if (copy === null) continue;
+    return { part: part.id, copy, matrix: matrixAt(part.geometry.placements.matrices, copy) };
+  }
+  return null;
 }
 
-function isHit(context: OffscreenCanvasRenderingContext2D, part: PartScene, point: Point, scale: number): boolean {
+function hitCopy(
+  context: OffscreenCanvasRenderingContext2D,
+  part: PartScene,
+  point: Point,
+  scale: number,
+): number | null {
   const { path, placements } = part.geometry;
   const outline = motifPath(path);
   const reach = reachOf(path) + (part.finish.line?.width ?? 0);
@@ -24,9 +35,9 @@ function isHit(context: OffscreenCanvasRenderingContext2D, part: PartScene, poin
     const back = invert(matrix);
     if (!back) continue;
     const { x, y } = apply(back, point);
-    if (part.finish.fill && context.isPointInPath(outline, x, y)) return true;
+    if ((part.finish.fill || part.geometry.pieces) && context.isPointInPath(outline, x, y)) return copy;
     context.lineWidth = (part.finish.line?.width ?? 0) + (2 * NEAR_PIXELS) / (scale * sizeOf(matrix));
-    if (context.isPointInStroke(outline, x, y)) return true;
+    if (context.isPointInStroke(outline, x, y)) return copy;
   }
-  return false;
+  return null;
 }

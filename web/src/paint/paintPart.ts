@@ -1,5 +1,6 @@
-import { colorIndexer, colorsOf, type Paint, type PartScene } from "@twin-petal/core";
+import { colorIndexer, colorsOf, type Paint, type PartScene, type PieceLine } from "@twin-petal/core";
 import { motifPath, reachOf } from "./motifPath";
+import { paintPieces } from "./paintPieces";
 import type { Size, View } from "./view";
 
 type Context = OffscreenCanvasRenderingContext2D;
@@ -33,15 +34,15 @@ export function placingOf({ x, y, scale }: View, { width, height }: Size, densit
 
 /** Paints every copy of a part that can be seen. Answers false when it was told not to go on. */
 export async function paintPart(context: Context, part: PartScene, to: Placing, goOn: GoOn): Promise<boolean> {
-  const { path, placements } = part.geometry;
+  const { path, placements, pieces } = part.geometry;
   const { count, matrices } = placements;
   const { fill, line } = part.finish;
   const outline = motifPath(path);
   const fills = brush(fill, part);
   const strokes = brush(line && line.width > 0 ? line.paint : null, part);
-  setLine(context, part);
+  setLine(context, line);
   context.globalAlpha = part.finish.opacity;
-  const reach = reachOf(path) + (line?.width ?? 0);
+  const reach = reachOf(path) + Math.max(line?.width ?? 0, ...(pieces ?? []).map((piece) => piece.line?.width ?? 0));
   for (let copy = 0; copy < count; copy++) {
     if (copy % BETWEEN_LOOKS === 0) {
       const answer = goOn();
@@ -58,6 +59,18 @@ export async function paintPart(context: Context, part: PartScene, to: Placing, 
     if (e + extent < 0 || f + extent < 0 || e - extent > to.width || f - extent > to.height) continue;
     if (extent < LEAST_PIXELS) continue;
     context.setTransform(a, b, c, d, e, f);
+    if (pieces) {
+      paintPieces(
+        context,
+        pieces,
+        part,
+        () => fills?.(context, copy, "fillStyle"),
+        () => {
+          strokes?.(context, copy, "strokeStyle");
+        },
+      );
+      continue;
+    }
     if (fills) {
       fills(context, copy, "fillStyle");
       context.fill(outline);
@@ -75,16 +88,18 @@ function brush(paint: Paint | null, part: PartScene) {
   if (!paint) return null;
   const colors = colorsOf(paint);
   const indexOf = colorIndexer(paint, part.geometry.placements);
+  // Pieces change the colour in between.
+  const always = part.geometry.pieces !== null;
   let last = -1;
   return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
     const index = indexOf(copy);
-    if (index === last) return;
+    if (index === last && !always) return;
     last = index;
     context[style] = colors[index] ?? "#000000";
   };
 }
 
-function setLine(context: Context, { finish: { line } }: PartScene): void {
+export function setLine(context: Context, line: Omit<PieceLine, "paint"> | null): void {
   if (!line) return;
   context.lineWidth = line.width;
   context.lineCap = line.cap;

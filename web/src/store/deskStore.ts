@@ -2,6 +2,7 @@ import { createContext, useContext } from "react";
 import type { Design } from "@twin-petal/core";
 import { createStore, useStore } from "zustand";
 import type { Edit } from "./edit";
+import { EMPTY_HAND, NOTHING_IN_HAND, type Hand } from "./hand";
 import { make, redo, undo, type History } from "./history";
 
 /** How the design on the desk stands to the one on disk. */
@@ -21,10 +22,13 @@ export interface DeskState {
   readonly revision: number;
   readonly saveState: SaveState;
   readonly chosen: string | null;
+  readonly hand: Hand;
   edit: (edit: Edit) => void;
   undo: () => void;
   redo: () => void;
   choose: (part: string | null) => void;
+  /** Takes up another tool, chooses nodes, goes to another copy. */
+  setHand: (change: Partial<Hand>) => void;
   /** Starts again from another state of the design, with nothing to undo. */
   restart: (history: History, revision: number, saveState: SaveState) => void;
   setSaveState: (saveState: SaveState) => void;
@@ -48,10 +52,13 @@ export function createDeskStore(id: string, history: History, revision: number, 
       revision,
       saveState,
       chosen: history.design.parts.at(-1)?.id ?? null,
+      hand: EMPTY_HAND,
       edit: (edit) => go((current) => make(current, edit)),
       undo: () => go(undo),
       redo: () => go(redo),
-      choose: (chosen) => set({ chosen }),
+      choose: (chosen) =>
+        set((state) => (chosen === state.chosen ? state : { chosen, hand: { ...state.hand, ...NOTHING_IN_HAND } })),
+      setHand: (change) => set((state) => ({ hand: { ...state.hand, ...change } })),
       restart: (next, revision, saveState) => set({ history: next, revision, saveState }),
       setSaveState: (saveState) => set({ saveState }),
       setRevision: (revision) => set({ revision }),

@@ -3,19 +3,22 @@ import { transfer } from "comlink";
 import { paintPart, placingOf } from "@/paint/paintPart";
 import { fitted } from "@/paint/view";
 import type { PartPicture } from "./frame";
+import { prepareInBrowser } from "./webHost";
 
 /** Does what can wait: it has a thread of its own, so that the picture under the hand never waits for it. */
 export class Assistant {
   private readonly builder = new SceneBuilder();
 
   /** How many copies of a part only repeat another. */
-  countCoinciding(design: Design, id: string): number {
+  async countCoinciding(design: Design, id: string): Promise<number> {
+    await prepareInBrowser(design);
     const part = this.builder.build(design).parts.find((known) => known.id === id);
     return part ? countCoinciding(part.geometry.path, part.geometry.placements) : 0;
   }
 
   /** Small pictures of every part, so many pixels to a side. */
   async partPictures(design: Design, side: number): Promise<PartPicture[]> {
+    await prepareInBrowser(design);
     const pictures: PartPicture[] = [];
     for (const part of this.builder.build(design).parts) {
       pictures.push({ id: part.id, bitmap: await pictureOf(part, side) });
@@ -32,6 +35,7 @@ async function pictureOf(part: PartScene, side: number): Promise<ImageBitmap> {
   const context = canvas.getContext("2d");
   if (!context) throw new Error("the browser gives no canvas to paint on");
   const size = { width: side, height: side };
+  if (part.geometry.path.length === 0) return canvas.transferToImageBitmap();
   const box = growBox(boxOfGeometry(part.geometry), (part.finish.line?.width ?? 0) / 2);
   await paintPart(context, part, placingOf(fitted(box, size, side * 0.06), size, 1), () => null);
   return canvas.transferToImageBitmap();

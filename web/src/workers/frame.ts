@@ -1,4 +1,4 @@
-import type { Box, Design, Matrix, PlacedMark, Problem, ResolvedGuide, ResolvedSheet } from "@twin-petal/core";
+import type { Box, Design, Matrix, PlacedMark, Problem, ResolvedGuide, ResolvedSheet, Wedge } from "@twin-petal/core";
 import type { DeskColors } from "@/paint/paintScene";
 import type { Size, View } from "@/paint/view";
 
@@ -12,6 +12,8 @@ export interface Frame {
   readonly colors: DeskColors;
   /** The part whose shape and marks are told back. */
   readonly chosen: string | null;
+  /** The copy of the chosen part that is worked on. */
+  readonly copy: number;
 }
 
 /** What the painter tells about a picture once it is shown. */
@@ -32,7 +34,21 @@ export interface ChosenReport {
   readonly motifBox: Box;
   /** Where the source stands. */
   readonly source: Matrix;
+  /** From the motif's own space, its place included, to the copy that is worked on. */
+  readonly working: Matrix;
+  /** Copies that stand near the source, from the source's space: for showing what is around the motif. */
+  readonly neighbours: readonly Matrix[];
+  readonly wedge: Wedge | null;
+  readonly motifAt: Matrix;
   readonly marks: readonly PlacedMark[];
+}
+
+/** A copy found under the pointer. */
+export interface FoundCopy {
+  readonly part: string;
+  readonly copy: number;
+  /** Where the copy stands: from the motif with its place to the sheet. */
+  readonly matrix: Matrix;
 }
 
 /** A small picture of one part, for the parts strip. */

@@ -1,6 +1,14 @@
-import { formatOf, loadRasteriser, parseDesign } from "@twin-petal/core";
+import {
+  formatOf,
+  importSvg,
+  loadGeometryEngine,
+  loadRasteriser,
+  parseDesign,
+  type ImportResult,
+} from "@twin-petal/core";
 import rasteriserUrl from "@resvg/resvg-wasm/index_bg.wasm?url";
 import { expose } from "comlink";
+import { prepareInBrowser, WEB_HOST } from "./webHost";
 
 /** A file that was made, or why it cannot be. */
 export type Made = { readonly file: Blob } | { readonly refusal: string };
@@ -13,8 +21,15 @@ const maker = {
     if (!design || !format) return { refusal: problems[0]?.message ?? `there is no format ${extension}` };
     const refusal = format.refuses?.(design, { dpi });
     if (refusal) return { refusal };
+    await prepareInBrowser(design);
     if (format.needsRasteriser) await loadRasteriser(() => fetch(rasteriserUrl));
     return { file: new Blob([format.make(design, { dpi })], { type: format.mediaType }) };
+  },
+
+  /** Reads a picture from another program. */
+  async importPicture(content: string): Promise<ImportResult> {
+    await loadGeometryEngine(WEB_HOST.geometryEngine);
+    return importSvg(content);
   },
 };
 

@@ -1,9 +1,22 @@
-import { boxOfPath, matrixAt, pathData, SceneBuilder, type PartScene, type Point, type Scene } from "@twin-petal/core";
-import { partAt } from "@/paint/hitTest";
+import {
+  boxOfPath,
+  invert,
+  matrixAt,
+  multiply,
+  pathData,
+  SceneBuilder,
+  type Matrix,
+  type PartScene,
+  type Placements,
+  type Point,
+  type Scene,
+} from "@twin-petal/core";
+import { copyAt } from "@/paint/hitTest";
 import { placingOf } from "@/paint/paintPart";
 import { paintScene } from "@/paint/paintScene";
 import { Breather } from "./breather";
-import type { ChosenReport, Frame, FrameReport } from "./frame";
+import type { ChosenReport, FoundCopy, Frame, FrameReport } from "./frame";
+import { prepareInBrowser } from "./webHost";
 
 /** Between two looks for newer messages, milliseconds. */
 const LOOK_EVERY = 16;
@@ -34,9 +47,10 @@ export class Painter {
     // Messages that are waiting already may hold a newer frame: only the newest is computed.
     await this.breather.breathe();
     if (this.isOvertaken(turn)) return null;
+    await prepareInBrowser(frame.design);
     const scene = this.builder.build(frame.design);
     this.scene = scene;
-    return (await this.paint(scene, frame, turn)) ? reportOf(scene, frame.chosen) : null;
+    return (await this.paint(scene, frame, turn)) ? reportOf(scene, frame) : null;
   }
 
   private isOvertaken(turn: number): boolean {
@@ -58,9 +72,15 @@ export class Painter {
     return true;
   }
 
-  /** The part at a point of the sheet, millimetres, seen at so many pixels a millimetre. */
-  partAt(point: Point, scale: number): string | null {
-    return this.scene && partAt(this.scene, point, scale);
+  /** The topmost copy, of one part or of any, at a point of the sheet, millimetres, seen at so many pixels a millimetre. */
+  copyAt(point: Point, scale: number, part?: string): FoundCopy | null {
+    return this.scene && copyAt(this.scene, point, scale, part);
+  }
+
+  /** Where one copy of a part stands. */
+  matrixOf(part: string, copy: number): Matrix | null {
+    const found = this.scene?.parts.find(({ id }) => id === part)?.geometry.placements;
+    return found && copy < found.count ? matrixAt(found.matrices, copy) : null;
   }
 }
 
@@ -70,23 +90,49 @@ function setSize(canvas: OffscreenCanvas, width: number, height: number): void {
   if (canvas.height !== Math.round(height)) canvas.height = Math.round(height);
 }
 
-function reportOf(scene: Scene, chosen: string | null): FrameReport {
+function reportOf(scene: Scene, { chosen, copy }: Frame): FrameReport {
   const part = scene.parts.find(({ id }) => id === chosen);
   return {
     sheet: scene.sheet,
     guides: scene.guides,
     problems: scene.problems,
     copies: new Map(scene.parts.map(({ id, geometry }) => [id, geometry.placements.count])),
-    chosen: part ? chosenReport(part) : null,
+    chosen: part ? chosenReport(part, copy) : null,
   };
 }
 
-function chosenReport({ id, geometry }: PartScene): ChosenReport {
+function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
+  const { count, matrices } = geometry.placements;
+  const working = matrixAt(matrices, Math.min(copy, count - 1));
   return {
     id,
     outline: pathData(geometry.path),
     motifBox: boxOfPath(geometry.path),
-    source: matrixAt(geometry.placements.matrices, 0),
+    source: matrixAt(matrices, 0),
+    working: multiply(working, geometry.motifAt),
+    neighbours: neighboursOf(geometry.placements),
+    wedge: geometry.wedge,
+    motifAt: geometry.motifAt,
     marks: geometry.marks,
   };
+}
+
+/** Copies shown around the motif in its close-up. */
+const NEIGHBOURS = 8;
+
+/** The copies whose origins stand nearest to the source's, and the next ones made: as seen from the source. */
+function neighboursOf({ count, matrices }: Placements): Matrix[] {
+  const back = invert(matrixAt(matrices, 0));
+  if (!back) return [];
+  const near = new Set([1, 2, count - 1, count - 2].filter((copy) => copy > 0 && copy < count));
+  const far = [...Array(Math.min(count, 400)).keys()].slice(1);
+  const distance = (copy: number) => {
+    const [, , , , e, f] = multiply(back, matrixAt(matrices, copy));
+    return Math.hypot(e, f);
+  };
+  for (const copy of far.sort((a, b) => distance(a) - distance(b))) {
+    if (near.size >= NEIGHBOURS) break;
+    near.add(copy);
+  }
+  return [...near].map((copy) => multiply(back, matrixAt(matrices, copy)));
 }

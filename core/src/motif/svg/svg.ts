@@ -89,7 +89,11 @@ function isSource(stored: FieldValue): stored is SvgSourceValue {
 }
 
 function color() {
-  return string().test("color", "must be #RRGGBB or #RRGGBBAA", (text) => text === null || text === undefined || isHexColor(text));
+  return string().test(
+    "color",
+    "must be #RRGGBB or #RRGGBBAA",
+    (text) => text === null || text === undefined || isHexColor(text),
+  );
 }
 
 function sourceSchema() {

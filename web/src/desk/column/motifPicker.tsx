@@ -6,7 +6,13 @@ import { Menu, MenuItem } from "@/ui/menu";
 export function MotifPicture({ kind, size = 34 }: { kind: string; size?: number }) {
   const definition = motifOf(kind);
   if (!definition) return null;
-  const outline = outlineOf(definition.prepare({ kind }, designResolver(() => undefined), ""));
+  const outline = outlineOf(
+    definition.prepare(
+      { kind },
+      designResolver(() => undefined),
+      "",
+    ),
+  );
   const { left, top, right, bottom } = boxOfPath(outline);
   const side = Math.max(right - left, bottom - top) * 1.1;
   return (

@@ -39,6 +39,7 @@ export function usePicture(): Picture {
 export function PictureProvider({ children }: { children: ReactNode }) {
   const design = useDesign();
   const chosen = useDesk((state) => state.chosen);
+  const copy = useDesk((state) => state.hand.copy);
   const colors = useDeskColors();
   const [{ painter, end: endPainter }] = useState(startPainter);
   const [{ assistant, end: endAssistant }] = useState(startAssistant);
@@ -58,9 +59,9 @@ export function PictureProvider({ children }: { children: ReactNode }) {
     if (!view || !size) return;
     const density = window.devicePixelRatio;
     void painter
-      .show({ design, view, size, density, colors, chosen })
+      .show({ design, view, size, density, colors, chosen, copy })
       .then((report) => report && setTold({ report, design }));
-  }, [painter, design, chosen, view, size, colors]);
+  }, [painter, design, chosen, copy, view, size, colors]);
 
   const setView = useCallback(
     (change: (view: View) => View) => setOwnView((current) => (whole ? change(current ?? whole) : current)),

@@ -61,7 +61,9 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
   };
   const onPointerUp = (event: PointerEvent) => {
     if (!pointers.current.delete(event.pointerId) || travelled.current >= CLICK_WITHIN || !view || !size) return;
-    void painter.partAt(toSheet(view, size, place(event)), view.scale).then((id) => id !== null && choose(id));
+    void painter
+      .copyAt(toSheet(view, size, place(event)), view.scale)
+      .then((found) => found !== null && choose(found.part));
   };
   return { onPointerDown, onPointerMove, onPointerUp, onPointerCancel: onPointerUp };
 }

@@ -1,0 +1,215 @@
+import { useState, type KeyboardEvent, type PointerEvent } from "react";
+import {
+  closeRun,
+  cornerAt,
+  distance,
+  replaceRun,
+  segmentBetween,
+  pathData,
+  subpathOf,
+  type DrawnNode,
+  type DrawnPath,
+  type Point,
+} from "@twin-petal/core";
+import { useDeskStore } from "@/store/deskStore";
+import { addMadePart, drawnMotif, setDrawnPaths } from "@/store/edits/drawn";
+import { coarseness } from "@/ui/stepping";
+import { useLengthWords } from "../lengthWords";
+import { moveTelling } from "../nodes/nodeLayer";
+import { useDrawn } from "../nodes/useDrawn";
+import { PointerWords } from "../pointerWords";
+import type { SnapPoint } from "../snap/snap";
+import { useSnap } from "../snap/useSnap";
+import { pixelOf, useSurface } from "../surface";
+
+/** Pixels a pull must reach before it draws handles out of a new node. */
+const PULL = 4;
+
+/** Straight and curved segments placed one after the other; the ornament follows with every one. */
+export function DrawLayer() {
+  const drawn = useDrawn();
+  const surface = useSurface();
+  const store = useDeskStore();
+  const snapTo = useSnap();
+  const { words, nudge, rounded } = useLengthWords();
+  /** The run being drawn, by its number; null before the first node. */
+  const [run, setRun] = useState<number | null>(null);
+  const [hover, setHover] = useState<Point | null>(null);
+  const [cursor, setCursor] = useState<Point | null>(null);
+  const [pulling, setPulling] = useState<{ from: Point; gesture: string } | null>(null);
+  const [telling, setTelling] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
+  const paths = drawn?.paths ?? [];
+  const current = run === null ? undefined : paths[run];
+  const last = current?.nodes.at(-1);
+  const first = current?.nodes[0];
+
+  const own = (): SnapPoint[] => [
+    ...(first && (current?.nodes.length ?? 0) > 1 ? [{ at: first, words: "first node: closes it" }] : []),
+    ...paths.flatMap(({ nodes }) => nodes).map((node) => ({ at: node, words: "node" })),
+  ];
+  const isFirst = (point: Point) => first && (current?.nodes.length ?? 0) > 1 && distance(point, first) < 1e-9;
+
+  const keepRuns = (next: readonly DrawnPath[], label: string, gesture?: string) => {
+    const { chosen, edit, choose, history } = store.getState();
+    if (drawn && chosen) return edit(setDrawnPaths(chosen, next, label, gesture));
+    const added = addMadePart(history.design, drawnMotif(next), "Drawing", false);
+    edit(added.edit);
+    choose(added.id);
+  };
+  const place = (at: Point, gesture: string) => {
+    const node = cornerAt(at);
+    if (run === null || !current) {
+      keepRuns([...paths, { closed: false, nodes: [node] }], "begin to draw", gesture);
+      setRun(paths.length);
+    } else {
+      keepRuns(replaceRun(paths, run, { ...current, nodes: [...current.nodes, node] }), "draw a segment", gesture);
+    }
+  };
+  const close = () => {
+    if (run === null || !current || current.nodes.length < 2) return;
+    keepRuns(replaceRun(paths, run, closeRun(current)), "close the outline");
+    finish();
+  };
+  const finish = () => {
+    setRun(null);
+    setTelling(null);
+    if (current && current.nodes.length < 2)
+      keepRuns(
+        paths.filter((_, index) => index !== run),
+        "drop a single node",
+      );
+  };
+  const takeBack = () => {
+    if (run === null || !current) return;
+    const nodes = current.nodes.slice(0, -1);
+    keepRuns(
+      nodes.length > 0 ? replaceRun(paths, run, { ...current, nodes }) : replaceRun(paths, run),
+      "take a node back",
+    );
+    if (nodes.length === 0) setRun(null);
+  };
+  const pull = (handle: Point, gesture: string) => {
+    if (run === null || !current || !last) return;
+    const node: DrawnNode = { ...last, out: handle, in: { x: -handle.x, y: -handle.y }, type: "symmetric" };
+    keepRuns(
+      replaceRun(paths, run, { ...current, nodes: [...current.nodes.slice(0, -1), node] }),
+      "draw a segment",
+      gesture,
+    );
+  };
+  const tell = (at: Point, point: Point, word: string | null) => {
+    const by = last ? moveTelling({ x: point.x - last.x, y: point.y - last.y }, words) : null;
+    setTelling({ at, lines: [`${words(point.x)}, ${words(point.y)}`, by, word] });
+  };
+
+  const onPointerDown = (event: PointerEvent) => {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const { point } = snapTo(surface.motif(pixelOf(event)), own(), event.ctrlKey || event.metaKey);
+    if (isFirst(point)) return close();
+    const gesture = `draw-${event.timeStamp}`;
+    place(point, gesture);
+    setPulling({ from: pixelOf(event), gesture });
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    const pixel = pixelOf(event);
+    const off = event.ctrlKey || event.metaKey;
+    if (pulling && last) {
+      if (distance(pixel, pulling.from) < PULL) return;
+      const { point, words: word } = snapTo(surface.motif(pixel), [], off);
+      pull({ x: point.x - last.x, y: point.y - last.y }, pulling.gesture);
+      tell(pixel, point, word);
+      return;
+    }
+    const { point, words: word } = snapTo(surface.motif(pixel), own(), off);
+    setHover(point);
+    tell(pixel, point, word);
+  };
+  const onPointerUp = () => setPulling(null);
+  const onKeyDown = (event: KeyboardEvent) => {
+    const arrow = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const at = cursor ?? last ?? { x: 0, y: 0 };
+    if (arrow) {
+      const by = nudge * coarseness(event).times;
+      const next = { x: rounded(at.x + (arrow[0] ?? 0) * by), y: rounded(at.y + (arrow[1] ?? 0) * by) };
+      setCursor(next);
+      setHover(next);
+      tell(surface.screen(next), next, snapTo(next, own(), false).words);
+    } else if (event.key === " ") {
+      if (isFirst(at)) close();
+      else place({ x: at.x, y: at.y }, `draw-${event.timeStamp}`);
+      setCursor(at);
+    } else if (event.key === "Enter" || event.key === "Escape") finish();
+    else if (event.key === "c") close();
+    else if (event.key === "Backspace") takeBack();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  const ahead = last && hover ? pathData([subpathOf([segmentBetween(last, cornerAt(hover))], false)]) : "";
+  return (
+    <g
+      role="application"
+      tabIndex={0}
+      id="draw-layer"
+      aria-label="Drawing. Arrow keys move the point, space places it, C closes the outline, Enter ends it, Backspace takes the last point back."
+      className="pointer-events-auto touch-none outline-none"
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={onPointerUp}
+      onPointerLeave={() => setHover(cursor)}
+      onKeyDown={onKeyDown}
+    >
+      <rect width="100%" height="100%" fill="transparent" className="cursor-crosshair" />
+      {current && (
+        <g transform={`matrix(${surface.toScreen.join(" ")})`} fill="none">
+          <RunLines run={current} ahead={ahead} />
+        </g>
+      )}
+      {current?.nodes.map((node, index) => {
+        const { x, y } = surface.screen(node);
+        return <circle key={index} cx={x} cy={y} r={4} fill="#2B2140" stroke="#FFFFFF" strokeWidth={1.5} />;
+      })}
+      {cursor && <Cross at={surface.screen(cursor)} />}
+      {telling && <PointerWords {...telling} />}
+    </g>
+  );
+}
+
+function RunLines({ run, ahead }: { run: DrawnPath; ahead: string }) {
+  const drawn = pathData([
+    subpathOf(
+      run.nodes.slice(1).map((node, k) => segmentBetween(run.nodes[k] ?? node, node)),
+      false,
+    ),
+  ]);
+  return (
+    <>
+      {[drawn, ahead].map((d, index) => (
+        <g key={index}>
+          <path d={d} stroke="#FFFFFF" strokeWidth={3} vectorEffect="non-scaling-stroke" />
+          <path
+            d={d}
+            stroke="#2B2140"
+            strokeWidth={1.5}
+            strokeDasharray={index === 1 ? "4 3" : undefined}
+            vectorEffect="non-scaling-stroke"
+          />
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** Where the keys will place the next point. */
+function Cross({ at: { x, y } }: { at: Point }) {
+  return (
+    <g transform={`translate(${x} ${y})`} strokeLinecap="round">
+      <path d="M-9 0H9M0-9V9" stroke="#FFFFFF" strokeWidth={4} />
+      <path d="M-9 0H9M0-9V9" stroke="#2B2140" strokeWidth={1.5} />
+    </g>
+  );
+}

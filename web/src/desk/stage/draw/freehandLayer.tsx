@@ -1,0 +1,171 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import {
+  steadied,
+  strokeOutline,
+  pathData,
+  type FieldValue,
+  type Part,
+  type Point,
+  type StrokeValue,
+} from "@twin-petal/core";
+import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
+import { addMadePart } from "@/store/edits/drawn";
+import { addStroke, setStroke } from "@/store/edits/freehand";
+import { coarseness } from "@/ui/stepping";
+import { useLengthWords } from "../lengthWords";
+import { pixelOf, useSurface } from "../surface";
+
+/** A pointer that has no pressure presses this hard. */
+const USUAL_PRESSURE = 0.5;
+/** Pixels from a stroke that still choose it. */
+const NEAR = 10;
+
+export function strokesOf(part: Part | undefined): readonly StrokeValue[] {
+  const stored: FieldValue | undefined = part?.motif.kind === "freehand" ? part.motif.strokes : undefined;
+  return isStrokes(stored) ? stored : [];
+}
+
+function isStrokes(stored: FieldValue | undefined): stored is readonly StrokeValue[] {
+  return Array.isArray(stored);
+}
+
+/** Strokes drawn straight onto the ornament; every copy appears as it is drawn. */
+export function FreehandLayer() {
+  const design = useDesign();
+  const chosen = useDesk((state) => state.chosen);
+  const chosenStroke = useDesk((state) => state.hand.stroke);
+  const store = useDeskStore();
+  const surface = useSurface();
+  const { nudge } = useLengthWords();
+  const part = design.parts.find(({ id }) => id === chosen);
+  const strokes = strokesOf(part);
+  const drawing = useRef<{ part: string; number: number; points: [number, number, number][]; gesture: string } | null>(
+    null,
+  );
+  const [cursor, setCursor] = useState<Point | null>(null);
+  const [penDown, setPenDown] = useState(false);
+
+  const begin = (at: Point, pressure: number, gesture: string) => {
+    const { edit, choose } = store.getState();
+    const points: [number, number, number][] = [[at.x, at.y, pressure]];
+    if (part?.motif.kind === "freehand") {
+      drawing.current = { part: part.id, number: strokes.length, points, gesture };
+      edit(addStroke(part.id, points, gesture));
+    } else {
+      const added = addMadePart(design, { kind: "freehand", strokes: [points] }, "Strokes", false);
+      edit({ ...added.edit, gesture });
+      choose(added.id);
+      drawing.current = { part: added.id, number: 0, points, gesture };
+    }
+    store.getState().setHand({ stroke: drawing.current.number });
+  };
+  const goOn = (points: readonly (readonly [Point, number])[]) => {
+    const current = drawing.current;
+    if (!current) return;
+    for (const [{ x, y }, pressure] of points) current.points.push([rounded(x), rounded(y), pressure]);
+    store.getState().edit(setStroke(current.part, current.number, [...current.points], current.gesture));
+  };
+
+  const onPointerDown = (event: PointerEvent) => {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const pixel = pixelOf(event);
+    if (event.shiftKey)
+      return store.getState().setHand({ stroke: strokeNear(strokes, surface.motif(pixel), NEAR / surface.scale) });
+    const at = surface.motif(pixel);
+    begin({ x: rounded(at.x), y: rounded(at.y) }, pressureOf(event), `stroke-${event.timeStamp}`);
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    if (!drawing.current || penDown) return;
+    const box = event.currentTarget.closest("svg")?.getBoundingClientRect();
+    const moves = event.nativeEvent.getCoalescedEvents();
+    const all = moves.length > 0 ? moves : [event.nativeEvent];
+    goOn(
+      all.map((move) => [
+        surface.motif({ x: move.clientX - (box?.left ?? 0), y: move.clientY - (box?.top ?? 0) }),
+        pressureOf(move),
+      ]),
+    );
+  };
+  const onPointerUp = () => {
+    if (!penDown) drawing.current = null;
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const arrow = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const at = cursor ?? { x: 0, y: -20 * nudge };
+    if (arrow) {
+      const by = nudge * coarseness(event).times;
+      const next = { x: at.x + (arrow[0] ?? 0) * by, y: at.y + (arrow[1] ?? 0) * by };
+      setCursor(next);
+      if (penDown) goOn([[next, USUAL_PRESSURE]]);
+    } else if (event.key === " ") {
+      if (penDown) drawing.current = null;
+      else begin(at, USUAL_PRESSURE, `stroke-${event.timeStamp}`);
+      setPenDown(!penDown);
+      setCursor(at);
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const shown = chosenStroke === null ? undefined : strokes[chosenStroke];
+  return (
+    <g
+      role="application"
+      tabIndex={0}
+      id="freehand-layer"
+      aria-label={`Freehand, the pen is ${penDown ? "down" : "up"}. Arrow keys move it, space sets it down and lifts it.`}
+      className="pointer-events-auto touch-none outline-none"
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={onPointerUp}
+      onKeyDown={onKeyDown}
+    >
+      <rect width="100%" height="100%" fill="transparent" className="cursor-crosshair" />
+      {shown && shown.length > 1 && !drawing.current && (
+        <path
+          d={pathData(strokeOutline(shown, { width: 1 / surface.scale, steady: 0.5, taper: 0, pressing: 0 }))}
+          transform={`matrix(${surface.toScreen.join(" ")})`}
+          fill="#FFFFFF"
+          stroke="#2B2140"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      {cursor && (
+        <circle
+          {...placed(surface.screen(cursor))}
+          r={penDown ? 4 : 6}
+          fill={penDown ? "#2B2140" : "none"}
+          stroke="#FFFFFF"
+          strokeWidth={2}
+          style={{ outline: "1px solid #2B2140", outlineOffset: 1, borderRadius: 9 }}
+        />
+      )}
+    </g>
+  );
+}
+
+function placed({ x, y }: Point) {
+  return { cx: x, cy: y };
+}
+
+function pressureOf(event: { pressure: number; pointerType: string }): number {
+  return event.pointerType === "pen" && event.pressure > 0 ? Number(event.pressure.toFixed(3)) : USUAL_PRESSURE;
+}
+
+const rounded = (value: number) => Number(value.toFixed(3));
+
+/** The stroke that passes nearest to a point, within a distance; null where none does. */
+export function strokeNear(strokes: readonly StrokeValue[], point: Point, within: number): number | null {
+  let best: number | null = null;
+  let least = within;
+  strokes.forEach((stroke, number) => {
+    for (const { x, y } of steadied(stroke, 0)) {
+      const far = Math.hypot(x - point.x, y - point.y);
+      if (far < least) [best, least] = [number, far];
+    }
+  });
+  return best;
+}

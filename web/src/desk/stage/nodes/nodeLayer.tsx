@@ -1,0 +1,284 @@
+import { useState, type KeyboardEvent, type MouseEvent, type PointerEvent } from "react";
+import {
+  addNode,
+  countNodes,
+  moveHandle,
+  moveNodes,
+  moveSegment,
+  nodeAt,
+  nodesInside,
+  pathData,
+  pathOfDrawn,
+  removeNodes,
+  type DrawnPath,
+  type HandleSide,
+  type Point,
+  type SegmentPlace,
+} from "@twin-petal/core";
+import { useDesk, useDeskStore } from "@/store/deskStore";
+import { coarseness } from "@/ui/stepping";
+import { toSheet } from "@/paint/view";
+import { useLengthWords } from "../lengthWords";
+import { usePicture } from "../pictureContext";
+import { PointerWords } from "../pointerWords";
+import { useSnap } from "../snap/useSnap";
+import type { SnapPoint } from "../snap/snap";
+import { pixelOf, useSurface } from "../surface";
+import { GRASP, graspAt } from "./grasp";
+import { NodeGlyph } from "./nodeGlyph";
+import { Handles, Middles, turnAt } from "./nodeMarks";
+import { nearestOnPath } from "./nearestOnPath";
+import { useDrag } from "./useDrag";
+import { useDrawn, type Drawn } from "./useDrawn";
+
+/** What the hand has got hold of. */
+type Grasped =
+  | {
+      readonly kind: "node";
+      readonly number: number;
+      readonly moving: ReadonlySet<number>;
+      readonly before: readonly DrawnPath[];
+    }
+  | {
+      readonly kind: "handle";
+      readonly number: number;
+      readonly side: HandleSide;
+      readonly before: readonly DrawnPath[];
+    }
+  | { readonly kind: "segment"; readonly place: SegmentPlace; readonly before: readonly DrawnPath[] }
+  | { readonly kind: "loop"; readonly points: Point[] };
+
+/** The nodes of the drawn motif on the copy that is worked on: dragged, chosen, added and removed. */
+export function NodeLayer() {
+  const drawn = useDrawn();
+  return drawn ? <Nodes drawn={drawn} /> : null;
+}
+
+function Nodes({ drawn }: { drawn: Drawn }) {
+  const { paths, reshape, commit, part } = drawn;
+  const surface = useSurface();
+  const store = useDeskStore();
+  const snapTo = useSnap();
+  const { words, nudge } = useLengthWords();
+  const chosen = useDesk((state) => state.hand.nodes);
+  const { setHand } = store.getState();
+  const [telling, setTelling] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
+  const [loop, setLoop] = useState<readonly Point[]>([]);
+  const all = paths.flatMap((run) => run.nodes);
+
+  const choose = (number: number, adding: boolean) => {
+    const next = new Set(adding ? chosen : []);
+    if (adding && chosen.has(number)) next.delete(number);
+    else next.add(number);
+    setHand({ nodes: next });
+    return next;
+  };
+  const others = (moving: ReadonlySet<number>): SnapPoint[] =>
+    all.flatMap((node, number) => (moving.has(number) ? [] : [{ at: node, words: "node" }]));
+
+  const drag = useDrag<Grasped>({
+    grasp(event) {
+      const pixel = pixelOf(event);
+      const found = graspAt(pixel, paths, chosen, surface.screen);
+      if (found?.kind === "node") {
+        const moving = chosen.has(found.number) ? chosen : choose(found.number, event.shiftKey);
+        return { ...found, moving, before: paths };
+      }
+      if (found) return { ...found, before: paths };
+      if (event.altKey) return null;
+      return { kind: "loop", points: [pixel] };
+    },
+    onMove(grasped, { from, to, gesture, event }) {
+      const off = event.ctrlKey || event.metaKey;
+      const [a, b] = [surface.motif(from), surface.motif(to)];
+      switch (grasped.kind) {
+        case "node": {
+          const node = nodeAt(grasped.before, grasped.number);
+          if (!node) return;
+          const wanted = { x: node.x + b.x - a.x, y: node.y + b.y - a.y };
+          const snapped = snapTo(wanted, others(grasped.moving), off);
+          const by = { x: snapped.point.x - node.x, y: snapped.point.y - node.y };
+          reshape(
+            grasped.before,
+            moveNodes(grasped.before, grasped.moving, by),
+            grasped.moving,
+            moveWords(grasped.moving),
+            gesture,
+          );
+          setTelling({ at: to, lines: [placeWords(snapped.point, words), moveTelling(by, words), snapped.words] });
+          return;
+        }
+        case "handle": {
+          const node = nodeAt(grasped.before, grasped.number);
+          if (!node) return;
+          const snapped = snapTo(b, [], off);
+          const next = moveHandle(grasped.before, grasped.number, grasped.side, snapped.point);
+          reshape(grasped.before, next, new Set([grasped.number]), "pull a handle", gesture);
+          const by = { x: snapped.point.x - node.x, y: snapped.point.y - node.y };
+          setTelling({ at: to, lines: [moveTelling(by, words), snapped.words] });
+          return;
+        }
+        case "segment": {
+          const by = { x: b.x - a.x, y: b.y - a.y };
+          const ends = endsOf(grasped.before, grasped.place);
+          reshape(grasped.before, moveSegment(grasped.before, grasped.place, by), ends, "move a segment", gesture);
+          setTelling({ at: to, lines: [moveTelling(by, words)] });
+          return;
+        }
+        case "loop":
+          grasped.points.push(to);
+          setLoop([...grasped.points]);
+      }
+    },
+    onEnd(grasped, moved, event) {
+      setTelling(null);
+      setLoop([]);
+      if (grasped.kind === "loop") {
+        const inside = moved ? nodesInside(paths, grasped.points.map(surface.motif)) : [];
+        setHand({ nodes: new Set([...(event.shiftKey ? chosen : []), ...inside]) });
+        if (!moved) void changeCopy(event);
+      } else if (
+        grasped.kind === "node" &&
+        !moved &&
+        chosen.has(grasped.number) &&
+        chosen.size > 1 &&
+        !event.shiftKey
+      ) {
+        choose(grasped.number, false);
+      } else if (grasped.kind === "node" && !moved && event.shiftKey && grasped.moving === chosen) {
+        choose(grasped.number, true);
+      }
+    },
+  });
+  const changeCopy = useCopyChange();
+
+  const onDoubleClick = (event: MouseEvent) => {
+    const pixel = pixelOf(event);
+    const near = nearestOnPath(paths, surface.motif(pixel));
+    if (!near || near.distance * surface.scale > GRASP) return;
+    const next = addNode(paths, near.place, near.t);
+    commit(next, "add a node");
+    setHand({ nodes: new Set([firstOf(next, near.place) + 1]) });
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const arrow = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const count = countNodes(paths);
+    if (arrow && chosen.size > 0) {
+      const by = nudge * coarseness(event).times;
+      const step = { x: (arrow[0] ?? 0) * by, y: (arrow[1] ?? 0) * by };
+      reshape(paths, moveNodes(paths, chosen, step), chosen, moveWords(chosen), "keys");
+    } else if ((event.key === "." || event.key === ",") && count > 0) {
+      const last = [...chosen].at(-1) ?? (event.key === "." ? -1 : 0);
+      const next = (last + (event.key === "." ? 1 : count - 1)) % count;
+      setHand({ nodes: new Set([next]) });
+    } else if (event.key === "Delete" || event.key === "Backspace") {
+      if (chosen.size === 0) return;
+      commit(removeNodes(paths, chosen), chosen.size === 1 ? "remove a node" : `remove ${chosen.size} nodes`);
+      setHand({ nodes: new Set() });
+    } else if (event.key === "a" && (event.ctrlKey || event.metaKey)) {
+      setHand({ nodes: new Set(all.keys()) });
+    } else if (event.key === "Escape" && chosen.size > 0) {
+      setHand({ nodes: new Set() });
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  return (
+    <g
+      role="application"
+      tabIndex={0}
+      id="node-layer"
+      aria-label={`Nodes of ${part.name}: ${all.length}, ${chosen.size} chosen. Full stop and comma go from node to node, arrow keys move the chosen.`}
+      className="pointer-events-auto touch-none outline-none"
+      onKeyDown={onKeyDown}
+      onDoubleClick={onDoubleClick}
+      {...drag}
+    >
+      <rect width="100%" height="100%" fill="transparent" className="cursor-crosshair" />
+      <path
+        d={pathData(pathOfDrawn(paths))}
+        transform={`matrix(${surface.toScreen.join(" ")})`}
+        fill="none"
+        stroke="transparent"
+        strokeWidth={14}
+        vectorEffect="non-scaling-stroke"
+        className="cursor-copy"
+      />
+      <Middles paths={paths} screen={surface.screen} />
+      <Handles paths={paths} chosen={chosen} screen={surface.screen} />
+      {all.map((node, number) => {
+        const { x, y } = surface.screen(node);
+        return (
+          <g key={number} transform={`translate(${x} ${y})`} className="cursor-move" data-testid={`node-${number}`}>
+            <NodeGlyph
+              type={node.type}
+              chosen={chosen.has(number)}
+              first={number === startOf(part.motif.start)}
+              turn={turnAt(paths, number, surface.screen)}
+            />
+          </g>
+        );
+      })}
+      {loop.length > 1 && (
+        <polygon
+          points={loop.map(({ x, y }) => `${x},${y}`).join(" ")}
+          fill="var(--words)"
+          fillOpacity={0.08}
+          stroke="#FFFFFF"
+          strokeWidth={2}
+          style={{ paintOrder: "stroke" }}
+        />
+      )}
+      {loop.length > 1 && (
+        <polyline
+          points={loop.map(({ x, y }) => `${x},${y}`).join(" ")}
+          fill="none"
+          stroke="#2B2140"
+          strokeDasharray="3 3"
+        />
+      )}
+      {telling && <PointerWords {...telling} />}
+    </g>
+  );
+}
+
+/** Goes to work on another copy when it is clicked. */
+function useCopyChange() {
+  const store = useDeskStore();
+  const { painter, view, size } = usePicture();
+  return async (event: PointerEvent) => {
+    const { chosen, setHand } = store.getState();
+    if (!view || !size || chosen === null || event.currentTarget.closest("[data-surface=close-up]")) return;
+    const found = await painter.copyAt(toSheet(view, size, pixelOf(event)), view.scale, chosen);
+    if (found) setHand({ copy: found.copy });
+  };
+}
+
+function firstOf(paths: readonly DrawnPath[], { run, segment }: SegmentPlace): number {
+  return paths.slice(0, run).reduce((sum, { nodes }) => sum + nodes.length, 0) + segment;
+}
+
+function startOf(start: unknown): number {
+  return typeof start === "number" ? start : 0;
+}
+
+function moveWords(moving: ReadonlySet<number>): string {
+  return moving.size === 1 ? "move a node" : `move ${moving.size} nodes`;
+}
+
+function placeWords({ x, y }: Point, words: (length: number) => string): string {
+  return `${words(x)}, ${words(y)}`;
+}
+
+/** How far and which way something was moved. */
+export function moveTelling({ x, y }: Point, words: (length: number) => string): string {
+  const angle = ((Math.atan2(x, -y) * 180) / Math.PI + 360) % 360;
+  return `${words(Math.hypot(x, y))} at ${Number(angle.toFixed(2))}°`;
+}
+
+function endsOf(paths: readonly DrawnPath[], place: SegmentPlace): Set<number> {
+  const first = firstOf(paths, { run: place.run, segment: 0 });
+  const count = paths[place.run]?.nodes.length ?? 1;
+  return new Set([first + place.segment, first + ((place.segment + 1) % count)]);
+}

@@ -1,0 +1,127 @@
+import {
+  apply,
+  polar,
+  type Matrix,
+  type PlacedMark,
+  type Point,
+  type ResolvedGuide,
+  type ResolvedSheet,
+} from "@twin-petal/core";
+import type { SnapLine, SnapPoint, SnapTargets } from "./snap";
+
+/** A line through a point at an angle (degrees, 0° upright). */
+export function lineAt(through: Point, angle: number, words: string): SnapLine {
+  return { through, along: polar(1, angle), words };
+}
+
+function edge(from: Point, to: Point, words: string): SnapLine {
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  const along = length === 0 ? { x: 1, y: 0 } : { x: (to.x - from.x) / length, y: (to.y - from.y) / length };
+  return { through: from, along, reach: [0, length], words };
+}
+
+const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
+
+/** What the sheet itself draws the hand to: its centre, corners, middles and edges. */
+export function sheetTargets({ width, height }: ResolvedSheet): SnapTargets {
+  const [x, y] = [width / 2, height / 2];
+  const corners: Point[] = [
+    { x: -x, y: -y },
+    { x, y: -y },
+    { x, y },
+    { x: -x, y },
+  ];
+  const edges = corners.map((corner, k) => edge(corner, corners[(k + 1) % 4] ?? corner, "sheet’s edge"));
+  return {
+    points: [
+      { at: { x: 0, y: 0 }, words: "sheet’s centre" },
+      ...corners.map((at) => ({ at, words: "sheet’s corner" })),
+      ...corners.map((at, k) => ({ at: middle(at, corners[(k + 1) % 4] ?? at), words: "middle of the sheet’s edge" })),
+    ],
+    lines: edges,
+  };
+}
+
+/** Points and lines of the guides: of stars and polygons their points, inner corners and middles too. */
+export function guideTargets(guides: readonly ResolvedGuide[]): SnapTargets {
+  const all = guides.map(targetsOfGuide);
+  return { points: all.flatMap(({ points }) => points), lines: all.flatMap(({ lines }) => lines) };
+}
+
+function targetsOfGuide(guide: ResolvedGuide): SnapTargets {
+  switch (guide.kind) {
+    case "upright":
+      return { points: [], lines: [lineAt({ x: guide.x, y: 0 }, 0, "guide")] };
+    case "level":
+      return { points: [], lines: [lineAt({ x: 0, y: guide.y }, 90, "guide")] };
+    case "slanted":
+      return { points: [], lines: [lineAt(guide.through, guide.angle, "guide")] };
+    case "star":
+      return figure(
+        Array.from({ length: 2 * guide.points }, (_, k) => ({
+          at: polar(k % 2 === 0 ? guide.outer : guide.inner, guide.start + (k * 180) / guide.points),
+          words: k % 2 === 0 ? "star’s point" : "star’s inner corner",
+        })),
+        "star",
+      );
+    case "polygon":
+      return figure(
+        Array.from({ length: guide.sides }, (_, k) => ({
+          at: polar(guide.radius, guide.start + (k * 360) / guide.sides),
+          words: "polygon’s corner",
+        })),
+        "polygon",
+      );
+  }
+}
+
+function figure(corners: readonly SnapPoint[], name: string): SnapTargets {
+  const next = (k: number) => corners[(k + 1) % corners.length] ?? corners[0];
+  return {
+    points: [
+      ...corners,
+      ...corners.map(({ at }, k) => ({ at: middle(at, next(k)?.at ?? at), words: `middle of the ${name}’s side` })),
+      { at: { x: 0, y: 0 }, words: `${name}’s centre` },
+    ],
+    lines: corners.map(({ at }, k) => edge(at, next(k)?.at ?? at, `${name}’s side`)),
+  };
+}
+
+/** What the rules draw the hand to: pivots, mirror lines, the sides of the wedge. In the sheet's space. */
+export function markTargets(marks: readonly PlacedMark[]): SnapTargets {
+  const points: SnapPoint[] = [];
+  const lines: SnapLine[] = [];
+  for (const { mark, toSheet } of marks) {
+    if (mark.kind === "pivot") points.push({ at: apply(toSheet, mark.at), words: "pivot" });
+    if (mark.kind === "fixedPoint") points.push({ at: apply(toSheet, mark.at), words: "point the copies spiral into" });
+    if (mark.kind === "mirror") lines.push(mapped(toSheet, mark.through, mark.angle, "mirror line"));
+    if (mark.kind === "wedge") {
+      lines.push(
+        mapped(toSheet, mark.pivot, mark.from, "wedge line"),
+        mapped(toSheet, mark.pivot, mark.to, "wedge line"),
+      );
+    }
+  }
+  return { points, lines };
+}
+
+function mapped(toSheet: Matrix, through: Point, angle: number, words: string): SnapLine {
+  const from = apply(toSheet, through);
+  return carriedLine(from, apply(toSheet, polar(1, angle, through)), words);
+}
+
+function carriedLine(from: Point, to: Point, words: string): SnapLine {
+  const { through, along } = edge(from, to, words);
+  return { through, along, words };
+}
+
+/** Targets in another space. */
+export function carriedTargets({ points, lines }: SnapTargets, by: Matrix): SnapTargets {
+  return {
+    points: points.map(({ at, words }) => ({ at: apply(by, at), words })),
+    lines: lines.map(({ through, along, reach, words }) => {
+      const at = (t: number) => apply(by, { x: through.x + along.x * t, y: through.y + along.y * t });
+      return reach ? edge(at(reach[0]), at(reach[1]), words) : carriedLine(at(0), at(1), words);
+    }),
+  };
+}

@@ -1,0 +1,72 @@
+import type { FieldValue, StrokeStyle, StrokeValue } from "@twin-petal/core";
+import { castDraft, type Draft } from "immer";
+import type { Motif } from "@twin-petal/core";
+import type { Edit } from "../edit";
+import { partEdit } from "./parts";
+
+function strokesIn(motif: Draft<Motif>): StrokeValue[] {
+  const stored: FieldValue | undefined = motif.strokes;
+  return isStrokes(stored) ? [...stored] : [];
+}
+
+function isStrokes(stored: FieldValue | undefined): stored is readonly StrokeValue[] {
+  return Array.isArray(stored);
+}
+
+function stylesIn(motif: Draft<Motif>): (StrokeStyle | null)[] {
+  const stored: FieldValue | undefined = motif.styles;
+  return isStyles(stored) ? [...stored] : [];
+}
+
+function isStyles(stored: FieldValue | undefined): stored is readonly (StrokeStyle | null)[] {
+  return Array.isArray(stored);
+}
+
+export function addStroke(part: string, stroke: StrokeValue, gesture: string): Edit {
+  return partEdit(
+    part,
+    "draw a stroke",
+    ({ motif }) => {
+      motif.strokes = castDraft([...strokesIn(motif), stroke]);
+    },
+    gesture,
+  );
+}
+
+export function setStroke(part: string, number: number, stroke: StrokeValue, gesture: string): Edit {
+  return partEdit(
+    part,
+    "draw a stroke",
+    ({ motif }) => {
+      const strokes = strokesIn(motif);
+      strokes[number] = stroke;
+      motif.strokes = castDraft(strokes);
+    },
+    gesture,
+  );
+}
+
+export function removeStroke(part: string, number: number): Edit {
+  return partEdit(part, "remove a stroke", ({ motif }) => {
+    motif.strokes = castDraft(strokesIn(motif).filter((_, index) => index !== number));
+    const styles = stylesIn(motif);
+    if (styles.length > number) motif.styles = castDraft(styles.filter((_, index) => index !== number));
+  });
+}
+
+/** Gives one stroke a width or a colour of its own; undefined takes it away again. */
+export function styleStroke(part: string, number: number, change: StrokeStyle, label: string, gesture?: string): Edit {
+  return partEdit(
+    part,
+    label,
+    ({ motif }) => {
+      const styles = stylesIn(motif);
+      while (styles.length <= number) styles.push(null);
+      const style: StrokeStyle = { ...styles[number], ...change };
+      const kept = Object.fromEntries(Object.entries(style).filter(([, value]) => value !== undefined));
+      styles[number] = Object.keys(kept).length > 0 ? kept : null;
+      motif.styles = castDraft(styles);
+    },
+    gesture,
+  );
+}

@@ -1,0 +1,25 @@
+/** What the pointer does on the sheet: look around and pull handles, edit nodes, draw segments, draw freehand. */
+export const TOOLS = ["look", "nodes", "draw", "freehand"] as const;
+export type Tool = (typeof TOOLS)[number];
+
+/** What the hand holds; none of it belongs to the design. */
+export interface Hand {
+  readonly tool: Tool;
+  /** Chosen nodes of the drawn motif, counted through all its runs. */
+  readonly nodes: ReadonlySet<number>;
+  /** Whether nodes that match are reshaped together. */
+  readonly orbit: boolean;
+  /** The copy of the chosen part that is worked on. */
+  readonly copy: number;
+  /** The chosen freehand stroke. */
+  readonly stroke: number | null;
+  /** Whether the close-up has the large place and the sheet the small one. */
+  readonly swapped: boolean;
+  /** The step of a walk its replay has come to; null while it is not replayed. */
+  readonly walked: number | null;
+}
+
+/** What is let go of when another part is chosen. */
+export const NOTHING_IN_HAND = { nodes: new Set<number>(), copy: 0, stroke: null, walked: null } as const;
+
+export const EMPTY_HAND: Hand = { tool: "look", orbit: false, swapped: false, ...NOTHING_IN_HAND };

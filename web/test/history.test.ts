@@ -60,14 +60,14 @@ describe("edits", () => {
     );
     const kinds = make(ruled, moveRule("petal", 1, 0)).design.parts[0]?.rules.map(({ kind }) => kind);
     expect(kinds).toEqual(["ring", "turn"]);
-    const set = make(ruled, setField("petal", 0, "count", 5, "count"));
+    const set = make(ruled, setField("petal", { rule: 0 }, "count", 5, "count"));
     expect(set.design.parts[0]?.rules[0]).toEqual({ kind: "turn", on: true, count: 5 });
-    expect(make(set, setField("petal", 0, "count", undefined, "count")).design).toEqual(ruled.design);
+    expect(make(set, setField("petal", { rule: 0 }, "count", undefined, "count")).design).toEqual(ruled.design);
   });
 
   test("numbers are renamed and removed in every formula, and counted where they are used", () => {
     const named = make(two, addNumber(two.design));
-    const used = make(named, setField("petal", null, "length", "size * 2 + sizes", "length"));
+    const used = make(named, setField("petal", "motif", "length", "size * 2 + sizes", "length"));
     expect(usesOf(used.design).get("size")).toBe(1);
     expect(make(used, renameNumber("size", "rim")).design.parts[0]?.motif.length).toBe("rim * 2 + sizes");
     const negative = make(used, setNumber("size", -3, "size"));

@@ -1,3 +1,4 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the other workspaces compile this file and find the types only so
 /// <reference path="./fontkit.d.ts" />
 import { create, type Font } from "fontkit";
 

@@ -13,6 +13,7 @@ import { KeysDialog } from "./keysDialog";
 import { loadDesk } from "./loadDesk";
 import { PictureProvider, usePicture } from "./stage/pictureContext";
 import { Stage } from "./stage/stage";
+import { WalkReplay } from "./stage/walk/walkReplay";
 import { PartsStrip } from "./strips/partsStrip";
 import { TopStrip } from "./strips/topStrip";
 
@@ -59,7 +60,10 @@ function Desk() {
       <main className="flex min-h-0 flex-1">
         <PartsStrip />
         <ReadingColumn />
-        <Stage />
+        <div className="flex min-w-0 flex-1 flex-col">
+          <Stage />
+          <WalkReplay />
+        </div>
       </main>
       <ConflictDialog />
       <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />

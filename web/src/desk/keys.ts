@@ -2,6 +2,7 @@ import { zoomed, panned } from "@/paint/view";
 import type { DeskStore } from "@/store/deskStore";
 import { saveNow } from "@/store/saving";
 import type { usePicture } from "./stage/pictureContext";
+import { TOOL_WORDS } from "./stage/toolStrip";
 
 /** What keys act on. */
 export interface KeyTargets {
@@ -49,12 +50,34 @@ const chooseBy =
     if (next) choose(next.id);
   };
 
+const LAYERS = { look: "sheet", nodes: "node-layer", draw: "draw-layer", freehand: "freehand-layer" } as const;
+
+function focusOn(id: string): void {
+  document.getElementById(id)?.focus();
+}
+
 export const SHORTCUTS: readonly Shortcut[] = [
   { keys: "$mod+z", shown: "Ctrl Z", words: "Undo", act: ({ store }) => store.getState().undo() },
   { keys: "$mod+Shift+z", shown: "Ctrl Shift Z", words: "Redo", act: ({ store }) => store.getState().redo() },
   { keys: "$mod+s", shown: "Ctrl S", words: "Save now", act: saveNow },
   { keys: "n", shown: "N", words: "Add a part", act: press("add-part") },
   { keys: "u", shown: "U", words: "Add a rule", act: press("add-rule") },
+  ...TOOL_WORDS.map(({ tool, key, name }): Shortcut => ({
+    keys: key,
+    shown: key,
+    words: `Take up: ${name.toLowerCase()}`,
+    act: ({ store }) => {
+      store.getState().setHand({ tool });
+      // The layer appears with the next frame; keys then go to it.
+      requestAnimationFrame(() => requestAnimationFrame(() => focusOn(LAYERS[tool])));
+    },
+  })),
+  {
+    keys: "x",
+    shown: "X",
+    words: "Swap the close-up and the sheet",
+    act: ({ store }) => store.getState().setHand({ swapped: !store.getState().hand.swapped }),
+  },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
   { keys: "+", shown: "+", words: "Zoom in", act: zoom(ZOOM) },
@@ -66,6 +89,16 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: "ArrowUp", shown: "", words: "", act: pan(0, 1) },
   { keys: "ArrowDown", shown: "", words: "", act: pan(0, -1) },
   { keys: "Shift+?", shown: "?", words: "Show the keys", act: ({ showKeys }) => showKeys() },
+];
+
+/** How nodes answer to keys while the tool for them is in hand. */
+export const NODE_KEYS: readonly { shown: string; words: string }[] = [
+  { shown: ". and ,", words: "The next node, the one before" },
+  { shown: "Arrows", words: "Move the chosen nodes" },
+  { shown: "Ctrl A", words: "Choose all nodes" },
+  { shown: "Delete", words: "Remove the chosen nodes" },
+  { shown: "Ctrl while pulling", words: "Hold snapping off" },
+  { shown: "Space, Enter, C", words: "Drawing: place, end, close" },
 ];
 
 /** How a live number answers to keys; it binds them itself. */

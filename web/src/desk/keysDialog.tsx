@@ -1,5 +1,5 @@
 import { Dialog } from "@/ui/dialog";
-import { NUMBER_KEYS, SHORTCUTS } from "./keys";
+import { NODE_KEYS, NUMBER_KEYS, SHORTCUTS } from "./keys";
 
 /** All shortcuts, from the table that binds them. */
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -7,7 +7,10 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
     <Dialog title="Keys" open={open} onClose={onClose}>
       <div className="grid grid-cols-2 gap-8">
         <KeyList heading="On the desk" rows={SHORTCUTS.filter(({ shown }) => shown !== "")} />
-        <KeyList heading="On a number, or a handle" rows={NUMBER_KEYS} />
+        <div className="space-y-4">
+          <KeyList heading="On a number, or a handle" rows={NUMBER_KEYS} />
+          <KeyList heading="On nodes, and drawing" rows={NODE_KEYS} />
+        </div>
       </div>
     </Dialog>
   );

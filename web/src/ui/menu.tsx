@@ -46,3 +46,8 @@ export function MenuHeading({ children }: { children: ReactNode }) {
 export function MenuLine() {
   return <DropdownMenu.Separator className="my-1 h-px bg-hairline" />;
 }
+
+/** Items side by side in two columns. */
+export function MenuGrid({ children }: { children: ReactNode }) {
+  return <div className="grid grid-cols-2">{children}</div>;
+}

@@ -4,7 +4,7 @@ import { useEditing } from "@/store/deskStore";
 import { partEdit } from "@/store/edits/parts";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
-import { PlaceNumbers } from "./motifSection";
+import { PlaceNumbers } from "./motif/placeNumbers";
 
 const ROLE_WORDS = [
   { value: "show", words: "is shown and made" },

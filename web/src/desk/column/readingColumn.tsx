@@ -1,13 +1,16 @@
 import { Plus } from "lucide-react";
-import { MOTIFS, type Part } from "@twin-petal/core";
+import type { Part } from "@twin-petal/core";
 import { useEffect } from "react";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
-import { addPart, partEdit } from "@/store/edits/parts";
+import { partEdit } from "@/store/edits/parts";
 import { watchWheel } from "@/ui/wheelSteps";
 import { CopiesWords } from "./copiesWords";
 import { FinishSection } from "./finishSection";
-import { MotifPicture } from "./motifPicker";
-import { MotifSection } from "./motifSection";
+import { GuidesSection } from "./guidesSection";
+import { JoinSection } from "./joinSection";
+import { MADE_KINDS, MotifPicture, READY_KINDS } from "./motif/motifKinds";
+import { MotifSection } from "./motif/motifSection";
+import { useMotifMaker } from "./motif/useMotifMaker";
 import { NumbersSection } from "./numbersSection";
 import { PlaceSection } from "./placeSection";
 import { RulesSection } from "./rulesSection";
@@ -27,9 +30,10 @@ export function ReadingColumn() {
       {part ? (
         <div key={part.id} className="flex flex-col gap-3">
           <PartName part={part} />
-          <MotifSection part={part.id} motif={part.motif} />
+          <MotifSection part={part.id} motif={part.motif} cutouts={part.cutouts} />
           <RulesSection part={part.id} rules={part.rules} />
           <CopiesWords part={part.id} />
+          <JoinSection part={part.id} join={part.join} />
           <FinishSection part={part.id} finish={part.finish} rules={part.rules} />
           <PlaceSection part={part.id} at={part.at} role={part.role} />
         </div>
@@ -38,6 +42,8 @@ export function ReadingColumn() {
       )}
       <hr className="border-hairline" />
       <NumbersSection />
+      <hr className="border-hairline" />
+      <GuidesSection />
       <hr className="border-hairline" />
       <SheetSection />
     </aside>
@@ -71,30 +77,41 @@ function PartName({ part }: { part: Part }) {
 
 /** What to do first on an empty sheet. */
 function FirstMotif() {
-  const { edit, choose, now } = useEditing();
-  const begin = (kind: string) => {
-    const added = addPart(now(), kind);
-    edit(added.edit);
-    choose(added.id);
-  };
+  const { begin, fileChooser } = useMotifMaker();
   return (
     <section aria-label="Choose a motif">
       <h2 className="text-xl font-bold">What is to be repeated?</h2>
       <p className="mb-2 text-quiet">Choose a motif. Its numbers can all be changed afterwards.</p>
-      <ul className="grid grid-cols-3 gap-2">
-        {MOTIFS.map(({ kind }) => (
+      <ul className="grid grid-cols-4 gap-1.5">
+        {READY_KINDS.map((kind) => (
           <li key={kind}>
             <button
               type="button"
-              onClick={() => begin(kind)}
-              className="flex w-full flex-col items-center gap-1 rounded-md border border-hairline p-2 hover:border-quiet"
+              onClick={() => begin(kind, null)}
+              className="flex w-full flex-col items-center gap-0.5 rounded-md border border-hairline p-1 hover:border-quiet"
             >
-              <MotifPicture kind={kind} size={48} />
+              <MotifPicture kind={kind} size={32} />
               {kind}
             </button>
           </li>
         ))}
       </ul>
+      <h3 className="mt-3 mb-1 font-bold text-quiet">Or make your own</h3>
+      <ul className="space-y-1">
+        {Object.entries(MADE_KINDS).map(([kind, { name, promise }]) => (
+          <li key={kind}>
+            <button
+              type="button"
+              onClick={() => begin(kind, null)}
+              className="flex w-full items-center gap-3 rounded-md border border-hairline px-2 py-1 text-left hover:border-quiet"
+            >
+              <MotifPicture kind={kind} size={26} />
+              <b className="font-medium">{name}</b> <span className="text-[15px] text-quiet">{promise}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {fileChooser}
       <p className="mt-3 flex items-center gap-1 text-quiet">
         Then <Plus size={14} aria-hidden="true" /> add a rule.
       </p>

@@ -45,7 +45,7 @@ export const RuleCard = memo(function RuleCard({ part, rule, index, last }: Rule
         <GripVertical size={15} />
       </button>
       <div className={`min-w-0 flex-1 ${on ? "" : "opacity-50"}`}>
-        <FieldsProvider part={part} rule={index} stored={rule} table={ruleOf(kind)?.fields ?? {}}>
+        <FieldsProvider part={part} owner={{ rule: index }} stored={rule} table={ruleOf(kind)?.fields ?? {}}>
           <Sentence aside={<SpanWords />}>{words && <words.Sentence />}</Sentence>
         </FieldsProvider>
         {!on && <p className="text-[15px]">Switched off.</p>}

@@ -1,13 +1,12 @@
 import { createContext, useContext, type ReactNode } from "react";
 import type { Field, FieldTable, FieldValue, StoredFields } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
-import { setField } from "@/store/edits/rules";
+import { ownerKey, setField, type FieldOwner } from "@/store/edits/rules";
 
 /** The motif or rule whose sentence is being told. */
 interface Fields {
   readonly part: string;
-  /** The rule's number; null for the motif. */
-  readonly rule: number | null;
+  readonly owner: FieldOwner;
   readonly stored: StoredFields;
   readonly table: FieldTable;
 }
@@ -26,12 +25,12 @@ export function useFields(): Fields {
 
 /** One field of the sentence: its definition, what is stored, and how to store something else. */
 export function useField<F extends Field["type"]>(name: string, ...types: readonly F[]) {
-  const { part, rule, stored, table } = useFields();
+  const { part, owner, stored, table } = useFields();
   const { edit } = useEditing();
   const field = table[name];
   if (!field || !isOneOf(field, types)) throw new Error(`${stored.kind} has no such field as ${name}`);
   const set = (value: FieldValue | undefined, change: string, gesture?: string) =>
-    edit(setField(part, rule, name, value, change, gesture && `${part}/${rule}/${name}/${gesture}`));
+    edit(setField(part, owner, name, value, change, gesture && `${part}/${ownerKey(owner)}/${name}/${gesture}`));
   return { field, stored: stored[name], set };
 }
 

@@ -8,13 +8,13 @@ const degrees = (value: number) => `${Number(value.toFixed(3))}°`;
 
 /** Whether a turn closes its circle, and the action that closes it. */
 export function SpanWords() {
-  const { part, rule, stored } = useFields();
+  const { part, owner, stored } = useFields();
   const { edit } = useEditing();
   const span = useSpan();
   if (stored.kind !== "turn" || !span || stored.angle === undefined) return null;
   const { count, spacing, span: covered, short } = span;
   const sum = `${count} × ${degrees(spacing)} = ${degrees(covered)}`;
-  const close = () => edit(setField(part, rule, "angle", undefined, "close the circle"));
+  const close = () => edit(setField(part, owner, "angle", undefined, "close the circle"));
   return (
     <p className="text-[15px] leading-snug text-quiet">
       {sum},{" "}

@@ -1,6 +1,7 @@
 import type { ComponentType } from "react";
 import { FieldChoice } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
+import { useFields } from "../fields/fieldsContext";
 import { More } from "../fields/more";
 
 const Corner = () => (
@@ -8,6 +9,31 @@ const Corner = () => (
     corners rounded by <FieldNumber of="corner" />
   </>
 );
+
+const FORMS = { even: "even", growing: "growing", sunflower: "sunflower’s" };
+
+function CurveSentence() {
+  const growing = useFields().stored.form === "growing";
+  return (
+    <>
+      winding <FieldNumber of="turns" /> times <FieldChoice of="hand" /> in <FieldChoice of="form" words={FORMS} />{" "}
+      turns, from radius <FieldNumber of="inner" label="inner radius" />,{" "}
+      {growing ? (
+        <>
+          growing by <FieldNumber of="growth" /> each turn
+        </>
+      ) : (
+        <>
+          <FieldNumber of="pitch" /> from turn to turn
+        </>
+      )}
+      .
+      <More about="turn it" fields={["start"]}>
+        It begins at <FieldNumber of="start" />.
+      </More>
+    </>
+  );
+}
 
 /** What a sentence about each kind of motif goes on with after its name. */
 export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
@@ -17,6 +43,40 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
       length, its tip <FieldNumber of="tip" /> and its foot <FieldNumber of="foot" /> round.
     </>
   ),
+  leaf: () => (
+    <>
+      <FieldNumber of="length" /> long and <FieldNumber of="width" /> wide, bent by <FieldNumber of="bend" />, its tip{" "}
+      <FieldNumber of="tip" /> round.
+    </>
+  ),
+  drop: () => (
+    <>
+      <FieldNumber of="length" /> long and <FieldNumber of="width" /> wide.
+    </>
+  ),
+  line: () => (
+    <>
+      <FieldNumber of="length" /> long, at <FieldNumber of="angle" />.
+    </>
+  ),
+  arc: () => (
+    <>
+      of radius <FieldNumber of="radius" />, from <FieldNumber of="from" /> to <FieldNumber of="to" />.
+    </>
+  ),
+  sector: () => (
+    <>
+      reaching from radius <FieldNumber of="inner" label="inner radius" /> to{" "}
+      <FieldNumber of="outer" label="outer radius" />, from <FieldNumber of="from" /> to <FieldNumber of="to" />.
+    </>
+  ),
+  wave: () => (
+    <>
+      <FieldNumber of="length" /> long of <FieldNumber of="waves" /> <FieldChoice of="shape" /> waves, swinging{" "}
+      <FieldNumber of="height" /> across.
+    </>
+  ),
+  curve: () => <CurveSentence />,
   ellipse: () => (
     <>
       reaching <FieldNumber of="rx" label="half width" /> across and <FieldNumber of="ry" label="half height" /> up from

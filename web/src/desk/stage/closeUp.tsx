@@ -1,56 +1,143 @@
-import { useState } from "react";
-import { ChevronDown, ChevronUp } from "lucide-react";
+import { useRef, useState } from "react";
+import { ArrowLeftRight, ChevronDown, ChevronUp } from "lucide-react";
+import { invert, multiply, polar, type Matrix } from "@twin-petal/core";
+import { useDesk, useDeskStore } from "@/store/deskStore";
 import { IconButton } from "@/ui/button";
+import type { ChosenReport } from "@/workers/frame";
+import { MotifTools } from "./motifTools";
 import { usePicture } from "./pictureContext";
+import { useElementSize } from "./useElementSize";
 
-/** The motif of the chosen part by itself, with its own origin, beside the ornament. */
+/** Space left free around the motif, as a factor of its extent. */
+const ROOM = 1.35;
+
+/** The motif of the chosen part by itself, its neighbours faint around it; it can take the sheet's place. */
 export function CloseUp() {
   const { report } = usePicture();
   const [open, setOpen] = useState(true);
+  const swapped = useDesk((state) => state.hand.swapped);
+  const { setHand } = useDeskStore().getState();
   const chosen = report?.chosen;
   if (!chosen) return null;
-  const { left, top, right, bottom } = chosen.motifBox;
-  const [west, east] = [Math.min(left, 0), Math.max(right, 0)];
-  const [north, south] = [Math.min(top, 0), Math.max(bottom, 0)];
-  const side = Math.max(east - west, south - north) * 1.2;
-  const arm = side / 16;
+  const swap = swapped ? "Give the sheet its place back (X)" : "Work here: swap places with the sheet (X)";
   return (
     <section
       aria-label="Motif close-up"
-      className="absolute top-3 right-3 w-40 rounded-md border border-hairline bg-surface shadow-floating"
+      className={
+        swapped
+          ? "absolute inset-0 flex flex-col bg-page"
+          : "absolute top-3 right-3 w-44 rounded-md border border-hairline bg-surface shadow-floating"
+      }
     >
-      <div className="flex items-center justify-between pl-3">
-        <h2 className="text-[15px] text-quiet">Motif</h2>
-        <IconButton
-          label={open ? "Fold the close-up away" : "Unfold the close-up"}
-          className="size-7"
-          onClick={() => setOpen(!open)}
-        >
-          {open ? <ChevronUp size={15} /> : <ChevronDown size={15} />}
+      <div
+        className={
+          swapped
+            ? "absolute top-3 right-52 flex rounded-md border border-hairline bg-surface"
+            : "flex items-center pl-3"
+        }
+      >
+        {!swapped && <h2 className="mr-auto text-[15px] text-quiet">Motif</h2>}
+        <IconButton label={swap} className="size-7" onClick={() => setHand({ swapped: !swapped })}>
+          <ArrowLeftRight size={15} />
         </IconButton>
+        {!swapped && (
+          <IconButton
+            label={open ? "Fold the close-up away" : "Unfold the close-up"}
+            className="size-7"
+            onClick={() => setOpen(!open)}
+          >
+            {open ? <ChevronUp size={15} /> : <ChevronDown size={15} />}
+          </IconButton>
+        )}
       </div>
-      {open && (
-        <svg
-          role="img"
-          aria-label="The motif’s outline"
-          className="h-36 w-full px-2 pb-2"
-          viewBox={`${(west + east - side) / 2} ${(north + south - side) / 2} ${side} ${side}`}
-        >
-          <path
-            d={chosen.outline}
-            fill="var(--page)"
-            stroke="var(--words)"
-            strokeWidth={1.5}
-            vectorEffect="non-scaling-stroke"
-          />
-          <path
-            d={`M${-arm} 0H${arm}M0 ${-arm}V${arm}`}
-            stroke="var(--brass)"
-            strokeWidth={1.5}
-            vectorEffect="non-scaling-stroke"
-          />
-        </svg>
-      )}
+      {(open || swapped) && <MotifDrawing chosen={chosen} large={swapped} />}
     </section>
   );
+}
+
+function MotifDrawing({ chosen, large }: { chosen: ChosenReport; large: boolean }) {
+  const holder = useRef<HTMLDivElement>(null);
+  const size = useElementSize(holder);
+  const toScreen = size && closeUpMap(chosen, size.width, size.height);
+  const back = invert(chosen.working);
+  return (
+    <div ref={holder} className={large ? "min-h-0 flex-1" : "h-36 px-2 pb-2"}>
+      {size && toScreen && (
+        <svg
+          data-surface="close-up"
+          width={size.width}
+          height={size.height}
+          role={large ? "group" : "img"}
+          aria-label="The motif’s outline with its neighbours"
+          className="overflow-hidden"
+        >
+          <Neighbours chosen={chosen} toScreen={toScreen} />
+          <Outline d={chosen.outline} toScreen={toScreen} strong />
+          <WedgeLines chosen={chosen} toScreen={toScreen} />
+          <path
+            d="M-7 0H7M0-7V7"
+            transform={`translate(${toScreen[4]} ${toScreen[5]})`}
+            stroke="var(--brass)"
+            strokeWidth={1.5}
+          />
+          {/* The tools work from the sheet's space: here the copy that is worked on is laid back on the motif. */}
+          {large && back && <MotifTools sheetToScreen={multiply(multiply(toScreen, chosen.motifAt), back)} />}
+        </svg>
+      )}
+    </div>
+  );
+}
+
+/** From the motif with its place to the close-up's pixels: upright, origin in sight, the motif filling the room. */
+function closeUpMap({ motifBox }: ChosenReport, width: number, height: number): Matrix {
+  const [west, east] = [Math.min(motifBox.left, 0), Math.max(motifBox.right, 0)];
+  const [north, south] = [Math.min(motifBox.top, 0), Math.max(motifBox.bottom, 0)];
+  const across = Number.isFinite(east - west) ? Math.max(east - west, 1e-3) : 40;
+  const down = Number.isFinite(south - north) ? Math.max(south - north, 1e-3) : 40;
+  const scale = Math.min(width / (across * ROOM), height / (down * ROOM));
+  const middle = (a: number, b: number) => (Number.isFinite(a + b) ? (a + b) / 2 : 0);
+  return [scale, 0, 0, scale, width / 2 - middle(west, east) * scale, height / 2 - middle(north, south) * scale];
+}
+
+function Outline({ d, toScreen, strong }: { d: string; toScreen: Matrix; strong: boolean }) {
+  return (
+    <path
+      d={d}
+      transform={`matrix(${toScreen.join(" ")})`}
+      fill={strong ? "var(--page)" : "none"}
+      fillOpacity={strong ? 0.9 : 1}
+      stroke={strong ? "var(--words)" : "var(--quiet)"}
+      strokeOpacity={strong ? 1 : 0.35}
+      strokeWidth={strong ? 1.5 : 1}
+      vectorEffect="non-scaling-stroke"
+    />
+  );
+}
+
+function Neighbours({ chosen, toScreen }: { chosen: ChosenReport; toScreen: Matrix }) {
+  return chosen.neighbours.map((copy, index) => (
+    <Outline key={index} d={chosen.outline} toScreen={multiply(toScreen, copy)} strong={false} />
+  ));
+}
+
+function WedgeLines({ chosen: { wedge }, toScreen }: { chosen: ChosenReport; toScreen: Matrix }) {
+  if (!wedge) return null;
+  const [a, b, c, d, e, f] = toScreen;
+  const far = 4_000 / Math.hypot(a, b);
+  return [wedge.from, wedge.to].map((angle) => {
+    const end = polar(far, angle, wedge.pivot);
+    return (
+      <line
+        key={angle}
+        x1={a * wedge.pivot.x + c * wedge.pivot.y + e}
+        y1={b * wedge.pivot.x + d * wedge.pivot.y + f}
+        x2={a * end.x + c * end.y + e}
+        y2={b * end.x + d * end.y + f}
+        stroke="var(--brass)"
+        strokeDasharray="1 5"
+        strokeLinecap="round"
+        strokeWidth={1.5}
+      />
+    );
+  });
 }

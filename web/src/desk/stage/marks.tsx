@@ -11,8 +11,12 @@ import {
 import { toScreen } from "@/paint/view";
 import { useDesign, useDesk } from "@/store/deskStore";
 import { Guides } from "./guides";
+import { MotifHandles } from "./motifHandles";
+import { MotifTools } from "./motifTools";
+import { NestedHandles } from "./nestedHandles";
 import { PivotHandle } from "./pivotHandle";
 import { usePicture } from "./pictureContext";
+import { WalkedPath } from "./walk/walkReplay";
 import { RadiusHandle } from "./radiusHandle";
 
 /** What lies over the picture: guides, the source's outline, wedges, mirrors, and the handles. */
@@ -20,6 +24,7 @@ export function Marks() {
   const { report, view, size } = usePicture();
   const design = useDesign();
   const chosenId = useDesk((state) => state.chosen);
+  const tool = useDesk((state) => state.hand.tool);
   if (!report || !view || !size) return null;
   const chosen = report.chosen?.id === chosenId ? report.chosen : null;
   const part = design.parts.find(({ id }) => id === chosenId);
@@ -42,9 +47,19 @@ export function Marks() {
           {chosen.marks.map((placed, index) => (
             <QuietMark key={index} placed={placed} screen={screen} reach={reach} />
           ))}
-          {!part.locked && chosen.marks.map((placed, index) => <HandleOf key={index} part={part} placed={placed} />)}
+          {!part.locked && tool === "look" && (
+            <>
+              {chosen.marks.map((placed, index) => (
+                <HandleOf key={index} part={part} placed={placed} />
+              ))}
+              <MotifHandles part={part.id} owner="motif" motif={part.motif} toSheet={chosen.working} />
+              <NestedHandles part={part} toSheet={chosen.working} />
+            </>
+          )}
         </>
       )}
+      {chosen && <WalkedPath toScreen={multiply(sheetToScreen, chosen.working)} />}
+      {!part?.locked && <MotifTools sheetToScreen={sheetToScreen} />}
     </svg>
   );
 }

@@ -27,7 +27,7 @@ export function PivotHandle({ part, placed: { rule, toSheet }, mark }: PivotHand
         const { x, y } = apply(back, to);
         const pivot = { x: rounded(x), y: rounded(y) };
         const change = `pivot to ${words(pivot.x)}, ${words(pivot.y)}`;
-        edit(setField(part.id, rule, mark.field, pivot, change, `${part.id}/${rule}/${mark.field}/${gesture}`));
+        edit(setField(part.id, { rule }, mark.field, pivot, change, `${part.id}/${rule}/${mark.field}/${gesture}`));
       }}
     >
       <path

@@ -9,12 +9,12 @@ import {
   type PlacedMark,
   type Point,
 } from "@twin-petal/core";
-import { toast } from "sonner";
-import { useDesign, useDesk } from "@/store/deskStore";
-import { setNumber } from "@/store/edits/numbers";
+import { useDesk } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
+import { DropMark } from "./drop";
 import { Handle } from "./handle";
 import { useLengthWords } from "./lengthWords";
+import { usePulledFormula } from "./pulledFormula";
 
 const LEAST = 0.01;
 
@@ -47,8 +47,8 @@ interface DropProps extends RadiusHandleProps {
 }
 
 function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: DropProps) {
-  const design = useDesign();
   const edit = useDesk((state) => state.edit);
+  const pullFormula = usePulledFormula();
   const { words, rounded, nudge } = useLengthWords();
   const back = invert(toSheet);
   if (!back) return null;
@@ -59,17 +59,12 @@ function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: Dro
     const radius = Math.max(LEAST, rounded(distance));
     const change = `radius → ${words(radius)}`;
     const own = axis && typeof stored === "object" && "x" in stored ? stored[axis] : stored;
-    if (typeof own === "string") {
-      const named = design.numbers.find(({ name }) => name === own.trim());
-      if (typeof named?.value === "number") return edit(setNumber(named.name, radius, change, gesture));
-      toast(`The radius follows the formula ${own}. Type a number to pull it.`, { id: "formula" });
-      return;
-    }
+    if (typeof own === "string") return pullFormula("radius", own, radius, change, gesture);
     const next: FieldValue =
       axis && typeof stored === "object" && "x" in stored && "y" in stored
         ? { x: stored.x ?? 1, y: stored.y ?? 1, [axis]: radius }
         : radius;
-    edit(setField(part.id, rule, mark.field, next, change, `${part.id}/${rule}/${mark.field}/${gesture}`));
+    edit(setField(part.id, { rule }, mark.field, next, change, `${part.id}/${rule}/${mark.field}/${gesture}`));
   };
   const onSheet = apply(toSheet, at);
   const turn = directionOf(onSheet, apply(toSheet, polar(1, outwards, at)));
@@ -82,13 +77,7 @@ function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: Dro
       nudge={nudge}
       onPull={pull}
     >
-      <path
-        d="M0-11C5-4 6-1 6 2A6 6 0 0 1-6 2C-6-1-5-4 0-11Z"
-        transform={`rotate(${turn})`}
-        fill="#2B2140"
-        stroke="#FFFFFF"
-        strokeWidth={2}
-      />
+      <DropMark turn={turn} />
     </Handle>
   );
 }

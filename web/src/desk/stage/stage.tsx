@@ -1,8 +1,9 @@
 import { useEffect, useRef } from "react";
 import { transfer } from "comlink";
-import { useDesign } from "@/store/deskStore";
+import { useDesign, useDesk } from "@/store/deskStore";
 import { CloseUp } from "./closeUp";
 import { Marks } from "./marks";
+import { ToolStrip } from "./toolStrip";
 import { usePicture } from "./pictureContext";
 import { useSheetHand } from "./useSheetHand";
 
@@ -34,6 +35,7 @@ export function Stage() {
     return () => observer.disconnect();
   }, [setSize]);
 
+  const swapped = useDesk((state) => state.hand.swapped) && design.parts.length > 0;
   const copies = [...(report?.copies.values() ?? [])].reduce((sum, count) => sum + count, 0);
   return (
     <div className="relative min-h-0 min-w-0 flex-1">
@@ -44,13 +46,16 @@ export function Stage() {
         tabIndex={0}
         aria-label={`The sheet of ${design.name}, with ${copies} copies. Arrow keys move it, plus and minus zoom.`}
         data-painted={isCurrent ? "yes" : "no"}
-        className="absolute inset-0 cursor-grab touch-none overflow-hidden -outline-offset-2 active:cursor-grabbing"
+        className={`cursor-grab touch-none overflow-hidden -outline-offset-2 active:cursor-grabbing ${
+          swapped ? "absolute top-3 right-3 z-10 h-40 w-44 rounded-md border border-hairline" : "absolute inset-0"
+        }`}
         {...hand}
       >
         <div ref={holder} />
       </div>
-      {size && <Marks />}
+      {size && !swapped && <Marks />}
       {design.parts.length > 0 && <CloseUp />}
+      <ToolStrip />
     </div>
   );
 }

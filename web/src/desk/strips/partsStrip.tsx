@@ -3,9 +3,10 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { Plus } from "lucide-react";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
-import { addPart, movePart } from "@/store/edits/parts";
+import { movePart } from "@/store/edits/parts";
 import { IconButton } from "@/ui/button";
-import { MotifPicker } from "../column/motifPicker";
+import { MotifPicker } from "../column/motif/motifPicker";
+import { useMotifMaker } from "../column/motif/useMotifMaker";
 import { usePicture } from "../stage/pictureContext";
 import { PartTile } from "./partTile";
 
@@ -16,7 +17,7 @@ const SIDE = 104;
 /** The parts as live pictures, the top one first. */
 export function PartsStrip() {
   const design = useDesign();
-  const { edit, choose } = useEditing();
+  const { edit } = useEditing();
   const chosen = useDesk((state) => state.chosen);
   const pictures = usePartPictures();
   const sensors = useSensors(
@@ -24,24 +25,21 @@ export function PartsStrip() {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const topFirst = design.parts.toReversed();
-  const add = (kind: string) => {
-    const added = addPart(design, kind);
-    edit(added.edit);
-    choose(added.id);
-  };
+  const { begin, fileChooser } = useMotifMaker();
   return (
     <nav
       aria-label="Parts"
       className="flex w-[72px] shrink-0 flex-col items-center gap-2 overflow-y-auto border-r border-hairline bg-surface py-2"
     >
       <MotifPicker
-        onPick={add}
+        onPick={(kind) => begin(kind, null)}
         trigger={
           <IconButton label="Add a part" id="add-part" className="border border-dashed border-hairline">
             <Plus size={18} />
           </IconButton>
         }
       />
+      {fileChooser}
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}

@@ -1,9 +1,16 @@
-import { drawnOfPath, toDrawnValues, type Design, type DrawnPath, type Motif, type Path } from "@twin-petal/core";
+import {
+  drawnOfPath,
+  newPart,
+  toDrawnValues,
+  type Design,
+  type DrawnPath,
+  type Motif,
+  type Path,
+} from "@twin-petal/core";
 import { castDraft } from "immer";
 import type { Edit } from "../edit";
 import { freshId } from "./freshId";
-import { partEdit } from "./parts";
-import { newPart } from "@twin-petal/core";
+import { OPEN_LINE, partEdit } from "./parts";
 
 /** Replaces the runs of a drawn motif. */
 export function setDrawnPaths(part: string, paths: readonly DrawnPath[], label: string, gesture?: string): Edit {
@@ -22,6 +29,7 @@ export function bakeMotif(part: string, outline: Path): Edit {
   return partEdit(part, "bake the motif into nodes", (draft) => {
     draft.motif = castDraft(drawnMotif(drawnOfPath(outline)));
     draft.cutouts = [];
+    draft.join.trimToWedge = false;
   });
 }
 
@@ -33,8 +41,6 @@ export function drawnMotif(paths: readonly DrawnPath[]): Motif {
 export function addMadePart(design: Design, motif: Motif, name: string, lined: boolean): { edit: Edit; id: string } {
   const id = freshId(design, motif.kind);
   const plain = newPart(id, name, motif);
-  const part = lined ? { ...plain, finish: { ...plain.finish, fill: null, line: LINED } } : plain;
+  const part = lined ? { ...plain, finish: { ...plain.finish, fill: null, line: OPEN_LINE } } : plain;
   return { id, edit: { label: `add ${name}`, apply: (draft) => void draft.parts.push(castDraft(part)) } };
 }
-
-const LINED = { width: 0.6, paint: "#2B2140", cap: "round", join: "round", dash: [] } as const;

@@ -1,4 +1,4 @@
-import { motifOf, newPart, type Design, type Motif, type Part } from "@twin-petal/core";
+import { LINE_DEFAULT, motifOf, newPart, type Design, type LineValue, type Motif, type Part } from "@twin-petal/core";
 import { castDraft, type Draft } from "immer";
 import type { Edit } from "../edit";
 import { freshId } from "./freshId";
@@ -19,9 +19,13 @@ export function partEdit(id: string, label: string, change: (part: Draft<Part>) 
 /** A new part on top, with a motif that suits the sheet's size; answers its id too. */
 export function addPart(design: Design, kind: string): { edit: Edit; id: string } {
   const id = freshId(design, kind);
-  const part = newPart(id, kind.charAt(0).toUpperCase() + kind.slice(1), motifFor(design, kind));
+  const plain = newPart(id, kind.charAt(0).toUpperCase() + kind.slice(1), motifFor(design, kind));
+  const part = motifOf(kind)?.open ? { ...plain, finish: { ...plain.finish, fill: null, line: OPEN_LINE } } : plain;
   return { id, edit: { label: `add a ${kind}`, apply: (draft) => void draft.parts.push(castDraft(part)) } };
 }
+
+/** A line has nothing to fill; it is drawn. */
+export const OPEN_LINE: LineValue = { ...LINE_DEFAULT, width: 0.8 };
 
 export function motifFor(design: Design, kind: string): Motif {
   return { kind, ...scaledDefaults(design, motifOf(kind)?.fields ?? {}) };

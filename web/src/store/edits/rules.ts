@@ -1,5 +1,5 @@
-import { ruleOf, type Design, type FieldValue, type Rule } from "@twin-petal/core";
-import { castDraft } from "immer";
+import { ruleOf, type Design, type FieldValue, type Motif, type Part, type Rule } from "@twin-petal/core";
+import { castDraft, type Draft } from "immer";
 import type { Edit } from "../edit";
 import { partEdit } from "./parts";
 import { scaledDefaults } from "./scaledDefaults";
@@ -34,10 +34,31 @@ export function switchRule(part: string, index: number, kind: string, on: boolea
   });
 }
 
-/** Sets a field of a motif, or of a rule by its number; undefined brings the default back. */
+/** Whose field it is: the motif's, a rule's, a cutout's, or that of one of the motifs combined in it, by their numbers. */
+export type FieldOwner =
+  "motif" | { readonly rule: number } | { readonly cutout: number } | { readonly member: number };
+
+/** Names an owner within its part. */
+export function ownerKey(owner: FieldOwner): string {
+  return typeof owner === "string" ? owner : Object.entries(owner).flat().join("");
+}
+
+function ownerIn(part: Draft<Part>, owner: FieldOwner): Draft<Motif> | Draft<Rule> | undefined {
+  if (owner === "motif") return part.motif;
+  if ("rule" in owner) return part.rules[owner.rule];
+  if ("cutout" in owner) return part.cutouts[owner.cutout];
+  const members = part.motif.of;
+  return isMotifs(members) ? members[owner.member] : undefined;
+}
+
+function isMotifs(stored: unknown): stored is Draft<Motif>[] {
+  return Array.isArray(stored);
+}
+
+/** Sets a field of a motif or a rule; undefined brings the default back. `on.radius` is a field within a field. */
 export function setField(
   part: string,
-  rule: number | null,
+  owner: FieldOwner,
   name: string,
   value: FieldValue | undefined,
   label: string,
@@ -47,11 +68,20 @@ export function setField(
     part,
     label,
     (draft) => {
-      const owner = rule === null ? draft.motif : draft.rules[rule];
-      if (!owner) return;
-      if (value === undefined) Reflect.deleteProperty(owner, name);
-      else owner[name] = castDraft(value);
+      const holder = ownerIn(draft, owner);
+      if (!holder) return;
+      const [field = name, inner] = name.split(".");
+      if (inner !== undefined) setWithin(holder, field, inner, value);
+      else if (value === undefined) Reflect.deleteProperty(holder, field);
+      else holder[field] = castDraft(value);
     },
     gesture,
   );
+}
+
+function setWithin(holder: object, field: string, inner: string, value: FieldValue | undefined): void {
+  const object: unknown = Reflect.get(holder, field);
+  if (typeof object !== "object" || object === null) return;
+  if (value === undefined) Reflect.deleteProperty(object, inner);
+  else Reflect.set(object, inner, value);
 }

@@ -44,6 +44,7 @@ export function FreehandLayer() {
   );
   const [cursor, setCursor] = useState<Point | null>(null);
   const [penDown, setPenDown] = useState(false);
+  const [underWay, setUnderWay] = useState(false);
 
   const begin = (at: Point, pressure: number, gesture: string) => {
     const { edit, choose } = store.getState();
@@ -57,6 +58,7 @@ export function FreehandLayer() {
       choose(added.id);
       drawing.current = { part: added.id, number: 0, points, gesture };
     }
+    setUnderWay(true);
     store.getState().setHand({ stroke: drawing.current.number });
   };
   const goOn = (points: readonly (readonly [Point, number])[]) => {
@@ -89,7 +91,9 @@ export function FreehandLayer() {
     );
   };
   const onPointerUp = () => {
-    if (!penDown) drawing.current = null;
+    if (penDown) return;
+    drawing.current = null;
+    setUnderWay(false);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const arrow = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
@@ -100,8 +104,10 @@ export function FreehandLayer() {
       setCursor(next);
       if (penDown) goOn([[next, USUAL_PRESSURE]]);
     } else if (event.key === " ") {
-      if (penDown) drawing.current = null;
-      else begin(at, USUAL_PRESSURE, `stroke-${event.timeStamp}`);
+      if (penDown) {
+        drawing.current = null;
+        setUnderWay(false);
+      } else begin(at, USUAL_PRESSURE, `stroke-${event.timeStamp}`);
       setPenDown(!penDown);
       setCursor(at);
     } else return;
@@ -123,7 +129,7 @@ export function FreehandLayer() {
       onKeyDown={onKeyDown}
     >
       <rect width="100%" height="100%" fill="transparent" className="cursor-crosshair" />
-      {shown && shown.length > 1 && !drawing.current && (
+      {shown && shown.length > 1 && !underWay && (
         <path
           d={pathData(strokeOutline(shown, { width: 1 / surface.scale, steady: 0.5, taper: 0, pressing: 0 }))}
           transform={`matrix(${surface.toScreen.join(" ")})`}

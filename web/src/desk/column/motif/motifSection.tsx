@@ -1,0 +1,214 @@
+import {
+  invert,
+  motifOf,
+  OPERATIONS,
+  pathOfData,
+  PLACE_DEFAULT,
+  transformPath,
+  type Motif,
+  type NumberValue,
+  type Operation,
+  type PlaceValue,
+} from "@twin-petal/core";
+import { memo, useState, type ComponentProps, type ComponentType } from "react";
+import { useEditing } from "@/store/deskStore";
+import { bakeMotif } from "@/store/edits/drawn";
+import { addNested, combineWith, takeApart } from "@/store/edits/nested";
+import { motifFor, partEdit } from "@/store/edits/parts";
+import { setField } from "@/store/edits/rules";
+import { Choice } from "@/ui/choice";
+import { Sentence } from "@/ui/sentence";
+import { FieldsProvider } from "../../fields/fieldsContext";
+import { WordButton } from "../../fields/wordButton";
+import { MOTIF_SENTENCES } from "../../sentences/motifSentences";
+import { membersOf } from "../../stage/nestedHandles";
+import { usePicture } from "../../stage/pictureContext";
+import { DrawnWords } from "./drawnWords";
+import { FreehandWords } from "./freehandWords";
+import { kindName } from "./motifKinds";
+import { MotifPicker } from "./motifPicker";
+import { NestedMotifs } from "./nestedList";
+import { PictureWords } from "./pictureWords";
+import { PlaceNumbers } from "./placeNumbers";
+import { TextWords } from "./textWords";
+import { useMotifMaker } from "./useMotifMaker";
+import { WalkWords } from "./walkWords";
+
+/** What made motifs have to say beyond one sentence. */
+const PANELS: Readonly<Record<string, ComponentType>> = {
+  drawn: DrawnWords,
+  freehand: FreehandWords,
+  walk: WalkWords,
+  text: TextWords,
+  svg: PictureWords,
+};
+
+interface MotifSectionProps {
+  readonly part: string;
+  readonly motif: Motif;
+  readonly cutouts: readonly Motif[];
+}
+
+/** What is repeated. */
+export const MotifSection = memo(function MotifSection({ part, motif, cutouts }: MotifSectionProps) {
+  const { begin, fileChooser } = useMotifMaker();
+  const Words = MOTIF_SENTENCES[motif.kind];
+  const Panel = PANELS[motif.kind];
+  const name = kindName(motif.kind);
+  return (
+    <section aria-label="Motif">
+      <FieldsProvider part={part} owner="motif" stored={motif} table={motifOf(motif.kind)?.fields ?? {}}>
+        <Sentence>
+          {/^[aeiou]/.test(name) ? "An" : /s$|lettering/.test(name) ? "" : "A"}{" "}
+          <MotifPicker
+            onPick={(kind) => (kind !== motif.kind || kind === "svg") && begin(kind, part)}
+            trigger={
+              <button
+                type="button"
+                aria-label={`motif: ${name}`}
+                className="rounded px-0.5 font-bold text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
+              >
+                {name}
+              </button>
+            }
+          />{" "}
+          {Words && <Words />}
+          {motif.kind === "compound" && <CombinedWords part={part} motif={motif} />}
+        </Sentence>
+        {Panel && <Panel />}
+      </FieldsProvider>
+      <Sentence>
+        <MotifPlace part={part} at={motif.at} />
+        <MotifActions part={part} motif={motif} />
+      </Sentence>
+      <Cutouts part={part} cutouts={cutouts} />
+      {fileChooser}
+    </section>
+  );
+});
+
+const OPERATION_WORDS: Readonly<Record<Operation, string>> = {
+  union: "united",
+  difference: "the first less the others",
+  intersection: "where all overlap",
+  exclusive: "where they do not overlap",
+};
+
+/** How the shapes are combined, and each of them. */
+function CombinedWords({ part, motif }: { part: string; motif: Motif }) {
+  const { edit, now } = useEditing();
+  const op = OPERATIONS.find((known) => known === motif.op) ?? "union";
+  const members = membersOf(motif);
+  return (
+    <>
+      of {members.length} shapes,{" "}
+      <Choice
+        label="combined"
+        value={op}
+        choices={OPERATIONS.map((value) => ({ value, words: OPERATION_WORDS[value] }))}
+        onChange={(next) =>
+          edit(setField(part, "motif", "op", next === "union" ? undefined : next, OPERATION_WORDS[next]))
+        }
+      />
+      :
+      <NestedMotifs part={part} list="members" motifs={members} />
+      <MotifPicker
+        readyOnly
+        onPick={(kind) => edit(addNested(part, "members", motifFor(now(), kind)))}
+        trigger={<PickerWord>another shape …</PickerWord>}
+      />
+      <WordButton onClick={() => edit(takeApart(part))}>take apart</WordButton>
+    </>
+  );
+}
+
+/** A word in a sentence that opens a picker. */
+function PickerWord({ children, ...rest }: ComponentProps<"button">) {
+  return (
+    <button
+      type="button"
+      className="mx-1 rounded border border-hairline px-1.5 text-[14px] leading-[1.45] text-quiet hover:border-quiet hover:text-words"
+      {...rest}
+    >
+      {children}
+    </button>
+  );
+}
+
+/** What can be done with a motif as a whole: combined with others, or made plain. */
+function MotifActions({ part, motif }: { part: string; motif: Motif }) {
+  const { edit, now } = useEditing();
+  const { report } = usePicture();
+  const chosen = report?.chosen?.id === part ? report.chosen : null;
+  const bake = () => {
+    const back = chosen && invert(chosen.motifAt);
+    if (chosen && back) edit(bakeMotif(part, transformPath(pathOfData(chosen.outline), back)));
+  };
+  return (
+    <>
+      {motif.kind !== "compound" && motif.kind !== "svg" && (
+        <MotifPicker
+          readyOnly
+          onPick={(kind) => edit(combineWith(part, motifFor(now(), kind)))}
+          trigger={<PickerWord>combine with …</PickerWord>}
+        />
+      )}
+      {motif.kind !== "drawn" && (
+        <WordButton
+          title="Its outline becomes nodes you can edit one by one; undo brings the numbers back"
+          onClick={bake}
+        >
+          bake into nodes
+        </WordButton>
+      )}
+    </>
+  );
+}
+
+/** Shapes taken from the motif before anything is repeated. */
+function Cutouts({ part, cutouts }: { part: string; cutouts: readonly Motif[] }) {
+  const { edit, now } = useEditing();
+  const small = (kind: string): Motif => ({ ...motifFor(now(), kind), at: { size: 0.3 } });
+  return (
+    <>
+      {cutouts.length > 0 && (
+        <>
+          <p className="text-[15px] text-quiet">Cut from it:</p>
+          <NestedMotifs part={part} list="cutouts" motifs={cutouts} />
+        </>
+      )}
+      <MotifPicker
+        readyOnly
+        onPick={(kind) => edit(addNested(part, "cutouts", small(kind)))}
+        trigger={<PickerWord>{cutouts.length > 0 ? "cut another …" : "cut a shape out …"}</PickerWord>}
+      />
+    </>
+  );
+}
+
+/** Where the motif is set before any rule; folded while it stands as it comes. */
+function MotifPlace({ part, at }: { part: string; at: Motif["at"] }) {
+  const [open, setOpen] = useState(false);
+  const { edit } = useEditing();
+  if (!open && !at) return <WordButton onClick={() => setOpen(true)}>set it askew …</WordButton>;
+  const set = (key: keyof PlaceValue, value: NumberValue | undefined, change: string, gesture?: string) =>
+    edit(
+      partEdit(
+        part,
+        `motif ${change}`,
+        (draft) => {
+          const place = { ...draft.motif.at };
+          if (value === undefined || value === PLACE_DEFAULT[key]) delete place[key];
+          else place[key] = value;
+          if (Object.keys(place).length > 0) draft.motif.at = place;
+          else delete draft.motif.at;
+        },
+        gesture && `${part}/motif-${key}/${gesture}`,
+      ),
+    );
+  return (
+    <>
+      Set <PlaceNumbers place={at ?? {}} label="motif" onSet={set} />.
+    </>
+  );
+}

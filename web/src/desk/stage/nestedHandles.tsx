@@ -1,0 +1,83 @@
+import { apply, invert, type Matrix, type Motif, type Part } from "@twin-petal/core";
+import { useEditing } from "@/store/deskStore";
+import { setNestedPlace } from "@/store/edits/nested";
+import type { FieldOwner } from "@/store/edits/rules";
+import { Handle } from "./handle";
+import { useLengthWords } from "./lengthWords";
+import { MotifHandles, useNestedPlace } from "./motifHandles";
+
+/** Cutouts and combined motifs on the sheet: each is dragged by its middle and has its numbers on handles. */
+export function NestedHandles({ part, toSheet }: { part: Part; toSheet: Matrix }) {
+  const members = membersOf(part.motif);
+  return (
+    <>
+      {part.cutouts.map((motif, index) => (
+        <Nested
+          key={`cutout${index}`}
+          part={part.id}
+          owner={{ cutout: index }}
+          motif={motif}
+          within={toSheet}
+          word={`cutout ${index + 1}`}
+        />
+      ))}
+      {members.map((motif, index) => (
+        <Nested
+          key={`member${index}`}
+          part={part.id}
+          owner={{ member: index }}
+          motif={motif}
+          within={toSheet}
+          word={`shape ${index + 1}`}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The motifs a compound combines. */
+export function membersOf(motif: Motif): readonly Motif[] {
+  const stored: unknown = motif.kind === "compound" ? motif.of : [];
+  return isMotifs(stored) ? stored : [];
+}
+
+function isMotifs(stored: unknown): stored is readonly Motif[] {
+  return Array.isArray(stored);
+}
+
+interface NestedProps {
+  readonly part: string;
+  readonly owner: Exclude<FieldOwner, "motif">;
+  readonly motif: Motif;
+  readonly within: Matrix;
+  readonly word: string;
+}
+
+function Nested({ part, owner, motif, within, word }: NestedProps) {
+  const { edit } = useEditing();
+  const { words, rounded, nudge } = useLengthWords();
+  const placeOf = useNestedPlace();
+  const back = invert(within);
+  if (!back) return null;
+  const toSheet = placeOf(motif, within);
+  const origin = apply(toSheet, { x: 0, y: 0 });
+  const at = apply(back, origin);
+  return (
+    <>
+      <Handle
+        label={`Place of ${word}`}
+        at={origin}
+        telling={`${words(at.x)} across, ${words(at.y)} down`}
+        nudge={nudge}
+        onPull={(to, gesture) => {
+          const { x, y } = apply(back, to);
+          edit(setNestedPlace(part, owner, { x: rounded(x), y: rounded(y) }, `move ${word}`, gesture));
+        }}
+      >
+        <path d="M0-6 6 0 0 6-6 0Z" fill="#2B2140" stroke="#FFFFFF" strokeWidth={2} />
+        <circle r={1.5} fill="#FFFFFF" />
+      </Handle>
+      <MotifHandles part={part} owner={owner} motif={motif} toSheet={toSheet} />
+    </>
+  );
+}

@@ -33,7 +33,7 @@ export function createApp({ store, maker, logger, webFolder }: Parts): Express {
   app.use("/api/make", makeRoutes(maker));
   app.use("/api", notFound);
   // Names in assets/ carry their content's hash, so they can be kept for good.
-  app.use("/assets", express.static(join(webFolder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
+  app.use("/assets", express.static(join(webFolder, "assets"), ASSET_OPTIONS));
   app.use(express.static(webFolder, { index: false }));
   app.get("/{*path}", (_request, response) => {
     response.set("Cache-Control", "no-cache").sendFile("index.html", { root: webFolder });
@@ -41,6 +41,21 @@ export function createApp({ store, maker, logger, webFolder }: Parts): Express {
   app.use(problemHandler);
   return app;
 }
+
+/**
+ * Workers have a policy of their own: the geometry package's glue binds its functions by code it generates
+ * from its own type names. The page, which shows what files hold, allows no such thing.
+ */
+const WORKER_POLICY = "default-src 'self'; script-src 'self' 'wasm-unsafe-eval' 'unsafe-eval'; connect-src 'self'";
+
+const ASSET_OPTIONS: NonNullable<Parameters<typeof express.static>[1]> = {
+  immutable: true,
+  maxAge: "1y",
+  fallthrough: false,
+  setHeaders(response, path) {
+    if (/\.worker-[\w-]+\.js$/.test(path)) response.setHeader("Content-Security-Policy", WORKER_POLICY);
+  },
+};
 
 function safeHeaders() {
   return helmet({

@@ -76,7 +76,7 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
 }
 
 function asDrawing(drawn: Path | Drawing): Drawing {
-  return "path" in drawn ? drawn : { path: drawn, pieces: null };
+  return "path" in drawn ? drawn : { path: drawn, pieces: null, told: [] };
 }
 
 /** The outline of a motif that stands by itself. Millimetres. */

@@ -31,6 +31,8 @@ export interface Drawing {
   readonly path: Path;
   /** The pieces it is painted in, bottom first; null when the part's finish paints the outline as one. */
   readonly pieces: readonly Piece[] | null;
+  /** What the person should know of how it was drawn, in words. */
+  readonly told: readonly string[];
 }
 
 /** What a motif may ask of the other parts while it is drawn. */

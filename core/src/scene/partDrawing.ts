@@ -25,18 +25,19 @@ export function drawPart(part: ResolvedPart, geometryOf: (id: string) => PartGeo
 
 type Reshape = (path: Path, rule: Piece["fillRule"]) => Path;
 
-function reshaped({ path, pieces }: Drawing, reshape: Reshape): Drawing {
-  if (!pieces) return { path: reshape(path, "nonzero"), pieces: null };
+function reshaped({ path, pieces, told }: Drawing, reshape: Reshape): Drawing {
+  if (!pieces) return { path: reshape(path, "nonzero"), pieces: null, told };
   const changed = pieces.map((piece): Piece => {
     const next = reshape(piece.path, piece.fillRule);
     return next === piece.path ? piece : { ...piece, path: next, fillRule: "nonzero" };
   });
-  return { path: changed.flatMap((piece) => piece.path), pieces: changed };
+  return { path: changed.flatMap((piece) => piece.path), pieces: changed, told };
 }
 
-function moved({ path, pieces }: Drawing, by: Matrix): Drawing {
+function moved({ path, pieces, told }: Drawing, by: Matrix): Drawing {
   const size = sizeOf(by);
   return {
+    told,
     path: transformPath(path, by),
     pieces:
       pieces?.map((piece) => ({

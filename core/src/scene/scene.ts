@@ -16,6 +16,8 @@ export interface PartGeometry {
   readonly path: Path;
   /** The pieces a motif with colours of its own is painted in; null when the finish paints the outline as one. */
   readonly pieces: readonly Piece[] | null;
+  /** What the person should know of how the motif was drawn, in words. */
+  readonly told: readonly string[];
   /** The motif's own place, which the path has in it. */
   readonly motifAt: Matrix;
   /** The sector one fold owns, in the motif's space. */

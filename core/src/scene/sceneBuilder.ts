@@ -73,12 +73,20 @@ function computePart(part: ResolvedPart, known: Remembered | undefined, geometry
   return { drawingKey, geometryKey, drawing, followed, scene };
 }
 
-function computeGeometry(part: ResolvedPart, { path, pieces }: Drawing): PartGeometry {
+function computeGeometry(part: ResolvedPart, { path, pieces, told }: Drawing): PartGeometry {
   const spans = new Map<number, SpanReport>();
   for (const { number, prepared } of part.rules) {
     const span = prepared.span();
     if (span) spans.set(number, span);
   }
   const { motifAt } = part;
-  return { path, pieces, motifAt, wedge: wedgeOf(part.rules, path), spans, ...composeRules(part.rules, path, part.at) };
+  return {
+    path,
+    pieces,
+    told,
+    motifAt,
+    wedge: wedgeOf(part.rules, path),
+    spans,
+    ...composeRules(part.rules, path, part.at),
+  };
 }

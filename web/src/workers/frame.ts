@@ -39,6 +39,8 @@ export interface ChosenReport {
   /** Copies that stand near the source, from the source's space: for showing what is around the motif. */
   readonly neighbours: readonly Matrix[];
   readonly wedge: Wedge | null;
+  /** What the person should know of how the motif was drawn. */
+  readonly told: readonly string[];
   readonly motifAt: Matrix;
   readonly marks: readonly PlacedMark[];
 }

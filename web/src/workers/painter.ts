@@ -112,6 +112,7 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     working: multiply(working, geometry.motifAt),
     neighbours: neighboursOf(geometry.placements),
     wedge: geometry.wedge,
+    told: geometry.told,
     motifAt: geometry.motifAt,
     marks: geometry.marks,
   };

@@ -51,7 +51,11 @@ export const freehand = defineMotif<FreehandValues>({
     );
     const path: Path = outlines.flat();
     const coloured = strokes.some((_, index) => styles[index]?.color !== undefined);
-    return { path, pieces: coloured ? outlines.map((outline, index) => pieceOf(outline, styles[index]?.color)) : null };
+    return {
+      path,
+      told: [],
+      pieces: coloured ? outlines.map((outline, index) => pieceOf(outline, styles[index]?.color)) : null,
+    };
   },
 });
 

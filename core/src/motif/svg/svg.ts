@@ -41,7 +41,7 @@ export const svg = defineMotif<SvgValues>({
     const { x, y } = scaleOf(values);
     const pieces = values.source.shapes.map((shape) => pieceOf(shape, x, y, values.colors));
     const path: Path = pieces.flatMap((piece) => piece.path);
-    return { path, pieces };
+    return { path, pieces, told: [] };
   },
   handles(values) {
     const { x, y } = scaleOf(values);

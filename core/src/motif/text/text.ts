@@ -8,9 +8,10 @@ import type { NumberValue } from "../../formula/numbers";
 import { translation } from "../../geometry/matrix";
 import { transformPath, type Path } from "../../geometry/path";
 import { defineMotif } from "../definition";
+import type { Drawing, Surroundings } from "../drawing";
 import { lengthHandle } from "../handles";
-import { FONT_IDS } from "./fonts";
-import { capHeight, setRow, type Row } from "./letters";
+import { FONT_IDS, FONTS } from "./fonts";
+import { capHeight, missingLetters, setRow, type Row } from "./letters";
 import { isTextLine, resolveTextLine, textLineSchema, type TextLine } from "./lineForText";
 import { setOnLine } from "./setOnLine";
 
@@ -53,11 +54,8 @@ export const text = defineMotif<TextValues>({
     }),
     repeatToFill: toggle(false),
   },
-  outline(values, surroundings): Path {
-    const row = raised(setRow(values.text, values.font, values.size, values.spacing), values.raise);
-    if (values.on) return setOnLine(row, values.on, values.repeatToFill, values.spacing, surroundings);
-    const baseline = capHeight(values.font, values.size) / 2;
-    return row.letters.flatMap(({ outline, at }) => transformPath(outline, translation(at - row.width / 2, baseline)));
+  outline(values, surroundings): Drawing {
+    return { path: pathOf(values, surroundings), pieces: null, told: toldOf(values) };
   },
   handles: ({ size, on }) => {
     if (on?.kind === "circle") return [lengthHandle("on.radius", { x: 0, y: 0 }, on.start, on.radius)];
@@ -66,6 +64,21 @@ export const text = defineMotif<TextValues>({
   needs: ({ font }) => ({ fonts: [font] }),
   uses: ({ on }) => (on?.kind === "part" ? [on.part] : []),
 });
+
+function pathOf(values: TextValues, surroundings: Surroundings): Path {
+  const row = raised(setRow(values.text, values.font, values.size, values.spacing), values.raise);
+  if (values.on) return setOnLine(row, values.on, values.repeatToFill, values.spacing, surroundings);
+  const baseline = capHeight(values.font, values.size) / 2;
+  return row.letters.flatMap(({ outline, at }) => transformPath(outline, translation(at - row.width / 2, baseline)));
+}
+
+function toldOf({ text, font }: TextValues): string[] {
+  const missing = missingLetters(text, font);
+  const name = FONTS.find(({ id }) => id === font)?.name ?? font;
+  return missing.length > 0
+    ? [`${name} has no letter for ${missing.join(" ")}; choose another font or other words`]
+    : [];
+}
 
 function isRaise(stored: FieldValue): stored is readonly NumberValue[] {
   return Array.isArray(stored);

@@ -10,6 +10,7 @@ export function CopiesWords({ part }: { part: string }) {
   const { report, assistant, isCurrent } = usePicture();
   const design = useDesign();
   const [coinciding, setCoinciding] = useState(0);
+  const told = report?.chosen?.id === part ? report.chosen.told : [];
   const count = report?.copies.get(part) ?? 0;
   useEffect(() => {
     if (!isCurrent) return;
@@ -33,6 +34,11 @@ export function CopiesWords({ part }: { part: string }) {
           another does already.
         </p>
       )}
+      {told.map((words) => (
+        <p key={words} className="text-doubtful">
+          △ {words}.
+        </p>
+      ))}
       {trouble && <p className="text-failed">✕ {trouble.message}. The last good picture is kept.</p>}
     </div>
   );

@@ -2,6 +2,7 @@ import {
   apply,
   designResolver,
   directionOf,
+  distance,
   invert,
   motifOf,
   multiply,
@@ -19,6 +20,7 @@ import { useNumbers } from "../fields/boundNumber";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
 import { useLengthWords } from "./lengthWords";
+import { usePicture } from "./pictureContext";
 import { usePulledFormula } from "./pulledFormula";
 
 interface MotifHandlesProps {
@@ -32,22 +34,34 @@ interface MotifHandlesProps {
 /** Every number of a ready shape on a handle of its own. */
 export function MotifHandles({ part, owner, motif, toSheet }: MotifHandlesProps) {
   const resolver = designResolver(scopeOf(useNumbers()));
+  const { view } = usePicture();
   const definition = motifOf(motif.kind);
   const prepared = definition?.prepare(motif, resolver, "");
   if (!definition || !prepared || resolver.problems.length > 0) return null;
-  return prepared
-    .handles()
-    .map((handle) => (
-      <NumberHandle
-        key={handle.field}
-        part={part}
-        owner={owner}
-        handle={handle}
-        field={definition.fields[handle.field]}
-        stored={motif[handle.field]}
-        toSheet={toSheet}
-      />
-    ));
+  return spreadOut(prepared.handles(), toSheet, view?.scale ?? 1).map((handle) => (
+    <NumberHandle
+      key={handle.field}
+      part={part}
+      owner={owner}
+      handle={handle}
+      field={definition.fields[handle.field]}
+      stored={motif[handle.field]}
+      toSheet={toSheet}
+    />
+  ));
+}
+
+/** Handles nearer together than this would lie on each other, pixels; zooming in brings the rest out. */
+const APART = 15;
+
+function spreadOut(handles: readonly MotifHandle[], toSheet: Matrix, scale: number): MotifHandle[] {
+  const kept: MotifHandle[] = [];
+  for (const handle of handles) {
+    const at = apply(toSheet, handle.at);
+    const crowded = kept.some((other) => distance(apply(toSheet, other.at), at) * scale < APART);
+    if (!crowded) kept.push(handle);
+  }
+  return kept;
 }
 
 interface NumberHandleProps extends Omit<MotifHandlesProps, "motif"> {

@@ -60,11 +60,11 @@ export function ToolStrip() {
   const current = TOOL_WORDS.find((known) => known.tool === tool);
   const needsBaking = tool === "nodes" && motif !== undefined && motif !== "drawn";
   return (
-    <div className="pointer-events-none absolute top-3 left-3 flex max-w-[60%] flex-col items-start gap-1.5">
+    <>
       <div
         role="toolbar"
         aria-label="Tools"
-        className="pointer-events-auto flex rounded-md border border-hairline bg-surface p-0.5 shadow-floating"
+        className="absolute top-3 left-3 z-10 flex rounded-md border border-hairline bg-surface p-0.5 shadow-floating"
       >
         {TOOL_WORDS.map(({ tool: own, name, key, mark }) => (
           <button
@@ -83,12 +83,12 @@ export function ToolStrip() {
         ))}
       </div>
       {current && current.hint !== "" && (
-        <p className="rounded-md border border-hairline bg-surface px-2 py-0.5 text-[14px] text-quiet">
+        <p className="pointer-events-none absolute inset-x-3 bottom-2 text-center text-[14px] text-quiet">
           {needsBaking
             ? `A ${motif} has no nodes of its own: bake it into nodes in the words on the left.`
             : current.hint}
         </p>
       )}
-    </div>
+    </>
   );
 }

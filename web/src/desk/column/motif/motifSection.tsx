@@ -59,7 +59,7 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
     <section aria-label="Motif">
       <FieldsProvider part={part} owner="motif" stored={motif} table={motifOf(motif.kind)?.fields ?? {}}>
         <Sentence>
-          {/^[aeiou]/.test(name) ? "An" : /s$|lettering/.test(name) ? "" : "A"}{" "}
+          {articleOf(name)}
           <MotifPicker
             onPick={(kind) => (kind !== motif.kind || kind === "svg") && begin(kind, part)}
             trigger={
@@ -68,7 +68,7 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
                 aria-label={`motif: ${name}`}
                 className="rounded px-0.5 font-bold text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
               >
-                {name}
+                {articleOf(name) === "" ? capital(name) : name}
               </button>
             }
           />{" "}
@@ -77,15 +77,25 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
         </Sentence>
         {Panel && <Panel />}
       </FieldsProvider>
+      <Cutouts part={part} cutouts={cutouts} />
       <Sentence>
         <MotifPlace part={part} at={motif.at} />
-        <MotifActions part={part} motif={motif} />
+        <MotifActions part={part} motif={motif} cut={cutouts.length > 0} />
       </Sentence>
-      <Cutouts part={part} cutouts={cutouts} />
       {fileChooser}
     </section>
   );
 });
+
+/** The article a kind's name takes in a sentence; none where it stands by itself. */
+function articleOf(name: string): string {
+  if (/s$|lettering/.test(name)) return "";
+  return /^[aeiou]/.test(name) ? "An " : "A ";
+}
+
+function capital(word: string): string {
+  return word.charAt(0).toUpperCase() + word.slice(1);
+}
 
 const OPERATION_WORDS: Readonly<Record<Operation, string>> = {
   union: "united",
@@ -136,7 +146,7 @@ function PickerWord({ children, ...rest }: ComponentProps<"button">) {
 }
 
 /** What can be done with a motif as a whole: combined with others, or made plain. */
-function MotifActions({ part, motif }: { part: string; motif: Motif }) {
+function MotifActions({ part, motif, cut }: { part: string; motif: Motif; cut: boolean }) {
   const { edit, now } = useEditing();
   const { report } = usePicture();
   const chosen = report?.chosen?.id === part ? report.chosen : null;
@@ -144,8 +154,14 @@ function MotifActions({ part, motif }: { part: string; motif: Motif }) {
     const back = chosen && invert(chosen.motifAt);
     if (chosen && back) edit(bakeMotif(part, transformPath(pathOfData(chosen.outline), back)));
   };
+  const small = (kind: string): Motif => ({ ...motifFor(now(), kind), at: { size: 0.3 } });
   return (
     <>
+      <MotifPicker
+        readyOnly
+        onPick={(kind) => edit(addNested(part, "cutouts", small(kind)))}
+        trigger={<PickerWord>{cut ? "cut another …" : "cut a shape out …"}</PickerWord>}
+      />
       {motif.kind !== "compound" && motif.kind !== "svg" && (
         <MotifPicker
           readyOnly
@@ -167,21 +183,11 @@ function MotifActions({ part, motif }: { part: string; motif: Motif }) {
 
 /** Shapes taken from the motif before anything is repeated. */
 function Cutouts({ part, cutouts }: { part: string; cutouts: readonly Motif[] }) {
-  const { edit, now } = useEditing();
-  const small = (kind: string): Motif => ({ ...motifFor(now(), kind), at: { size: 0.3 } });
+  if (cutouts.length === 0) return null;
   return (
     <>
-      {cutouts.length > 0 && (
-        <>
-          <p className="text-[15px] text-quiet">Cut from it:</p>
-          <NestedMotifs part={part} list="cutouts" motifs={cutouts} />
-        </>
-      )}
-      <MotifPicker
-        readyOnly
-        onPick={(kind) => edit(addNested(part, "cutouts", small(kind)))}
-        trigger={<PickerWord>{cutouts.length > 0 ? "cut another …" : "cut a shape out …"}</PickerWord>}
-      />
+      <p className="text-[15px] text-quiet">Cut from it:</p>
+      <NestedMotifs part={part} list="cutouts" motifs={cutouts} />
     </>
   );
 }

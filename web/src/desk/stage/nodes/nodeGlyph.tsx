@@ -19,7 +19,7 @@ interface NodeGlyphProps {
 /** A node's mark: a dark core with a light rim, so that it shows on any artwork; reversed while it is chosen. */
 export function NodeGlyph({ type, chosen, first, turn }: NodeGlyphProps) {
   return (
-    <g transform={`rotate(${turn})`}>
+    <g transform={`rotate(${turn}) scale(1.15)`}>
       <path
         d={SHAPES[type]}
         fill={chosen ? "#FFFFFF" : "#2B2140"}

@@ -110,7 +110,7 @@ describe("the design file", () => {
     const messageAt = (path: string) => problems.find((problem) => problem.path === path)?.message;
     expect(messageAt("parts[0].rules[0].count")).toContain("must be a whole number from 1 to 200000");
     expect(messageAt("parts[0].motif.length")).toContain("breaks off");
-    expect(messageAt("parts[1].motif.kind")).toContain("petal, ellipse, disc");
+    expect(messageAt("parts[1].motif.kind")).toContain("petal, leaf, drop");
   });
 
   test.each<[string, object, string, string]>([
@@ -154,7 +154,7 @@ describe("the design file", () => {
     [
       "a join not computed yet",
       { parts: [{ id: "a", motif: { kind: "disc" }, join: { mode: "merge" } }] },
-      "parts[0].join",
+      "parts[0].join.mode",
       "cannot compute",
     ],
     [

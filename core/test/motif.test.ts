@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { boxOfPath, buildScene, MOTIFS, type Path } from "../src";
+import { boxOfPath, buildScene, designResolver, MOTIFS, type Path } from "../src";
 import { circleSegments } from "../src/geometry/arc";
 import { pieceOf, pointAt, type Cubic } from "../src/geometry/cubic";
 import { areaOfPath, segmentsOf, subpathOf } from "../src/geometry/path";
@@ -119,15 +119,108 @@ describe("motifs", () => {
     expect(areaOfPath(pointed)).toBeLessThan(36 * Math.PI * 0.9);
   });
 
-  test.each(MOTIFS.map(({ kind }) => kind))("%s has a closed, finite outline by default", (kind) => {
-    const path = outlineOf({ kind });
-    expect(path.length).toBeGreaterThan(0);
-    for (const { closed, coordinates } of path) {
-      expect(closed).toBe(true);
-      expect(coordinates.every(Number.isFinite)).toBe(true);
-      const [x = NaN, y = NaN] = coordinates;
-      const [endX = NaN, endY = NaN] = coordinates.slice(-2);
-      expect(Math.hypot(x - endX, y - endY)).toBeLessThan(1e-9);
+  const ready = MOTIFS.filter(({ origin }) => origin === "ready");
+
+  test.each(ready.map(({ kind, open }) => [kind, open] as const))(
+    "%s is finite, and closed unless it is a line",
+    (kind, open) => {
+      const path = outlineOf({ kind });
+      expect(path.length).toBeGreaterThan(0);
+      for (const { closed, coordinates } of path) {
+        expect(closed).toBe(!open);
+        expect(coordinates.every(Number.isFinite)).toBe(true);
+        if (!closed) continue;
+        const [x = NaN, y = NaN] = coordinates;
+        const [endX = NaN, endY = NaN] = coordinates.slice(-2);
+        expect(Math.hypot(x - endX, y - endY)).toBeLessThan(1e-9);
+      }
+    },
+  );
+
+  test("a leaf's midrib bows by its bend, a drop's foot is a half circle", () => {
+    const leaf = outlineOf({ kind: "leaf", length: 40, width: 16, bend: 0.5 });
+    const box = boxOfPath(leaf);
+    expect([box.top, box.bottom].map((side) => Math.round(side * 1e9) / 1e9)).toEqual([-40, 0]);
+    expect(box.right + box.left).toBeGreaterThan(15);
+    const drop = outlineOf({ kind: "drop", length: 40, width: 20 });
+    expect(boxOfPath(drop)).toEqual({ left: -10, top: -40, right: 10, bottom: 0 });
+    const below = drop.flatMap(segmentsOf).flatMap((segment) => [0, 0.25, 0.5, 0.75].map((t) => pointAt(segment, t)));
+    for (const { x, y } of below.filter(({ y }) => y > -10)) expect(Math.hypot(x, y + 10)).toBeCloseTo(10, 1);
+  });
+
+  test("line, arc and sector are what their numbers say", () => {
+    const [only] = segmentsOf(
+      outlineOf({ kind: "line", length: 30, angle: 90 })[0] ?? { closed: false, coordinates: [] },
+    );
+    expect(only?.[3].x).toBeCloseTo(30, 12);
+    expect(only?.[3].y).toBeCloseTo(0, 12);
+    const [least, greatest] = reachOf(outlineOf({ kind: "arc", radius: 25, from: -40, to: 200 }));
+    expect([least, greatest].map((radius) => Math.abs(radius - 25)).every((off) => off < 25 * 5e-6)).toBe(true);
+    const sector = { kind: "sector", outer: 20, inner: 8, from: 10, to: 100 };
+    expect(areaOfPath(outlineOf(sector))).toBeCloseTo((Math.PI / 4) * (400 - 64), 2);
+    expect(areaOfPath(outlineOf({ ...sector, inner: 0 }))).toBeCloseTo((Math.PI / 4) * 400, 2);
+  });
+
+  test("a sine wave keeps to its formula within a hundredth of a millimetre", () => {
+    const [length, height, waves] = [60, 20, 4];
+    for (const segment of outlineOf({ kind: "wave", length, height, waves }).flatMap(segmentsOf)) {
+      for (const t of [0, 0.2, 0.5, 0.7, 1]) {
+        const { x, y } = pointAt(segment, t);
+        expect(Math.abs(x - 10 * Math.sin((2 * Math.PI * waves * -y) / length))).toBeLessThan(0.01);
+      }
+    }
+    const square = boxOfPath(outlineOf({ kind: "wave", length, height, waves, shape: "square" }));
+    expect(square).toEqual({ left: -10, top: -60, right: 10, bottom: 0 });
+  });
+
+  test.each([
+    ["even", (turns: number) => 4 + 6 * turns],
+    ["growing", (turns: number) => 4 * 1.5 ** turns],
+    ["sunflower", (turns: number) => Math.sqrt(16 + 36 * turns)],
+  ] as const)("the %s curve's radius follows its formula at every direction", (form, radiusAt) => {
+    const path = outlineOf({
+      kind: "curve",
+      form,
+      inner: 4,
+      pitch: 6,
+      growth: 1.5,
+      turns: 5,
+      start: 30,
+      hand: "anticlockwise",
+    });
+    let turned = 0;
+    let last = 30;
+    for (const segment of path.flatMap(segmentsOf)) {
+      for (const t of [0, 0.3, 0.6, 0.9]) {
+        const { x, y } = pointAt(segment, t);
+        const direction = (Math.atan2(x, -y) * 180) / Math.PI;
+        turned += ((last - direction + 540) % 360) - 180;
+        last = direction;
+        const radius = Math.hypot(x, y);
+        expect(Math.abs(radius - radiusAt(turned / 360))).toBeLessThan(2e-4 * radius);
+      }
+    }
+    expect(turned).toBeGreaterThan(5 * 360 - 5);
+  });
+
+  test("every handle of a ready shape stands where its own number puts it, and gives that number back", () => {
+    for (const definition of ready) {
+      const stored = { kind: definition.kind, ...(definition.fields.start && { start: 20 }) };
+      const handles = definition
+        .prepare(
+          stored,
+          designResolver(() => undefined),
+          "",
+        )
+        .handles();
+      const numbers = Object.entries(definition.fields).filter(([, field]) => field.type === "number");
+      const optional = definition.kind === "curve" ? 2 : 0;
+      expect(handles.length).toBeGreaterThanOrEqual(numbers.length - optional);
+      for (const { field, at, pull } of handles) {
+        const known = definition.fields[field];
+        const standard = field === "start" ? 20 : known?.type === "number" ? known.default : NaN;
+        expect([definition.kind, field, Math.round(pull(at) * 1e6) / 1e6]).toEqual([definition.kind, field, standard]);
+      }
     }
   });
 

@@ -1,7 +1,8 @@
 import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { PNG } from "pngjs";
-import { Desk, differenceOf } from "./desk";
+import { differenceOf } from "../core/test/pictureDifference";
+import { Desk } from "./desk";
 import { expect, test } from "./server";
 
 test("from an empty sheet to a saved, exported rosette of 16 petals in two colours, in under a minute", async ({

@@ -33,7 +33,7 @@ const GROUPS = new Set(["svg", "g", "a", "switch"]);
 /** How many levels of `use` may stand in each other. */
 const DEEPEST_USE = 20;
 /** Elements looked at in all, those met again through uses included. */
-const MOST_VISITS = 200_000;
+const MOST_VISITS = 60_000;
 
 /** All that stays the same while a file is walked through. */
 export interface Walk {

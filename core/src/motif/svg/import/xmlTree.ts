@@ -12,7 +12,7 @@ export interface XmlElement {
 }
 
 const LARGEST_FILE = 8 * 1024 * 1024;
-const MOST_ELEMENTS = 100_000;
+const MOST_ELEMENTS = 60_000;
 const DEEPEST = 100;
 
 /**

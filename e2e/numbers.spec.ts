@@ -3,19 +3,20 @@ import { expect, test } from "./server";
 
 test("a number is pulled sideways, finer further up or down, and one pull is one step of undo", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.open("plaster-fan");
+  await desk.beginEmpty();
+  await page.getByRole("button", { name: "petal" }).click();
+  await desk.ready();
   const length = desk.number("widest");
-  await page.getByRole("button", { name: "Part Fan" }).click();
   const box = await length.boundingBox();
   if (!box) throw new Error("no number");
   const start = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   await desk.pull(start, 20, 0);
-  await expect(length).toHaveAttribute("aria-valuenow", "0.9");
+  await expect(length).toHaveAttribute("aria-valuenow", "0.7");
   await page.getByRole("button", { name: /^Undo: widest/ }).click();
-  await expect(length).toHaveAttribute("aria-valuenow", "0.72");
-  await expect(page.getByRole("button", { name: "Nothing to undo" })).toBeVisible();
+  await expect(length).toHaveAttribute("aria-valuenow", "0.5");
+  await expect(page.getByRole("button", { name: "Undo: add a petal" })).toBeVisible();
   await page.getByRole("button", { name: /^Redo: widest/ }).click();
-  await expect(length).toHaveAttribute("aria-valuenow", "0.9");
+  await expect(length).toHaveAttribute("aria-valuenow", "0.7");
 });
 
 test("a number that is one named number pulls that number, within its range", async ({ page }) => {

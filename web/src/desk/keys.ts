@@ -52,8 +52,16 @@ const chooseBy =
 
 const LAYERS = { look: "sheet", nodes: "node-layer", draw: "draw-layer", freehand: "freehand-layer" } as const;
 
-function focusOn(id: string): void {
-  document.getElementById(id)?.focus();
+/** Frames a layer may take to appear. */
+const PATIENCE = 60;
+
+/** Gives the keys to something that appears with one of the next frames. */
+function focusWhenThere(id: string, frames = PATIENCE): void {
+  requestAnimationFrame(() => {
+    const target = document.getElementById(id);
+    if (target) target.focus();
+    else if (frames > 0) focusWhenThere(id, frames - 1);
+  });
 }
 
 export const SHORTCUTS: readonly Shortcut[] = [
@@ -68,8 +76,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
     words: `Take up: ${name.toLowerCase()}`,
     act: ({ store }) => {
       store.getState().setHand({ tool });
-      // The layer appears with the next frame; keys then go to it.
-      requestAnimationFrame(() => requestAnimationFrame(() => focusOn(LAYERS[tool])));
+      focusWhenThere(LAYERS[tool]);
     },
   })),
   {

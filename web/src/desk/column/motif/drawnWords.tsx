@@ -129,7 +129,8 @@ function ChosenWords({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<numb
           value={types.size === 1 ? node.type : "mixed"}
           choices={NODE_TYPES.map((type) => ({ value: type, words: type }))}
           onChange={(type) =>
-            type !== "mixed" && commit(setNodeType(paths, chosen, type), `make ${single ? "it" : "them"} ${type}`)
+            type !== "mixed" &&
+            reshape(paths, setNodeType(paths, chosen, type), chosen, `make ${single ? "it" : "them"} ${type}`)
           }
         />
         {single ? " one." : "."} {!single && <TurnAndScale drawn={drawn} chosen={chosen} />}

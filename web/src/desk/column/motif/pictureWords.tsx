@@ -13,7 +13,7 @@ export function PictureWords() {
   const size = (side: "width" | "height"): number => {
     const other = side === "width" ? stored.height : stored.width;
     const [mine, theirs] = side === "width" ? [width, height] : [height, width];
-    return typeof other === "number" ? (other * mine) / theirs : mine;
+    return Number((typeof other === "number" ? (other * mine) / theirs : mine).toFixed(4));
   };
   return (
     <Sentence>

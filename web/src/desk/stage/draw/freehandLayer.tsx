@@ -51,9 +51,9 @@ export function FreehandLayer() {
     const points: [number, number, number][] = [[at.x, at.y, pressure]];
     if (part?.motif.kind === "freehand") {
       drawing.current = { part: part.id, number: strokes.length, points, gesture };
-      edit(addStroke(part.id, points, gesture));
+      edit(addStroke(part.id, [...points], gesture));
     } else {
-      const added = addMadePart(design, { kind: "freehand", strokes: [points] }, "Strokes", false);
+      const added = addMadePart(design, { kind: "freehand", strokes: [[...points]] }, "Strokes", false);
       edit({ ...added.edit, gesture });
       choose(added.id);
       drawing.current = { part: added.id, number: 0, points, gesture };

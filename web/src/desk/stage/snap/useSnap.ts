@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { invert, MILLIMETRES_PER, type Point } from "@twin-petal/core";
+import { IDENTITY, invert, MILLIMETRES_PER, type Point } from "@twin-petal/core";
 import { useDesign } from "@/store/deskStore";
 import { usePicture } from "../pictureContext";
 import { useSurface } from "../surface";
@@ -16,7 +16,8 @@ export function useSnap(): (point: Point, own: readonly SnapPoint[], off: boolea
   const { unit } = useDesign().sheet;
   const { scale } = useSurface();
   const targets = useMemo(() => {
-    const back = report?.chosen ? invert(report.chosen.working) : null;
+    // What is drawn before there is a part is drawn in the sheet's own space.
+    const back = report?.chosen ? invert(report.chosen.working) : IDENTITY;
     if (!report || !back) return { points: [], lines: [] };
     const all = [sheetTargets(report.sheet), guideTargets(report.guides), markTargets(report.chosen?.marks ?? [])];
     const onSheet = { points: all.flatMap(({ points }) => points), lines: all.flatMap(({ lines }) => lines) };

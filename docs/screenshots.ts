@@ -35,3 +35,53 @@ test("an empty desk", async ({ page }) => {
   await page.waitForTimeout(400);
   await page.screenshot(picture("desk-empty"));
 });
+
+test("nodes of a drawn motif", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("plaster-fan");
+  await page.getByRole("button", { name: "Part Fan" }).click();
+  await page.keyboard.press("2");
+  await expect(page.locator("#node-layer")).toBeFocused();
+  await page.keyboard.press(".");
+  await page.keyboard.press(".");
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("nodes"));
+});
+
+test("the close-up in the sheet's place", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("cut-paper-lantern-sheet");
+  await page.getByRole("button", { name: "Part Fingered lantern" }).click();
+  await page.keyboard.press("x");
+  await page.keyboard.press("2");
+  await page.keyboard.press(".");
+  await page.keyboard.press(".");
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("close-up"));
+});
+
+test("a walk and its replay", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("tile-walk");
+  await page.getByRole("button", { name: "watch it walk" }).click();
+  await page.getByRole("button", { name: "Pause" }).click();
+  await page.getByRole("slider", { name: "Step of the walk" }).fill("61");
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("walk"));
+});
+
+test("lettering", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("swim-night-notice");
+  await page.getByRole("button", { name: "Part Title" }).click();
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("lettering"));
+});
+
+test("strokes", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("kelp-drawing");
+  await page.keyboard.press("4");
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("strokes"));
+});

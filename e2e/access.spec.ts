@@ -29,6 +29,38 @@ for (const colorScheme of ["light", "dark"] as const) {
   });
 }
 
+for (const colorScheme of ["light", "dark"] as const) {
+  test(`axe finds nothing while a motif is made, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    const desk = new Desk(page);
+    await desk.open("plaster-fan");
+    await page.getByRole("button", { name: "Part Fan" }).click();
+    await page.keyboard.press("2");
+    await expect(page.locator("#node-layer")).toBeFocused();
+    await page.keyboard.press(".");
+    expect(await findings(page)).toEqual([]);
+    await page.keyboard.press("x");
+    await page.keyboard.press("3");
+    await expect(page.locator("[data-surface=close-up] #draw-layer")).toBeVisible();
+    expect(await findings(page)).toEqual([]);
+    await desk.open("tile-walk");
+    await page.getByRole("button", { name: "watch it walk" }).click();
+    await page.getByRole("button", { name: "Pause" }).click();
+    expect(await findings(page)).toEqual([]);
+    await desk.open("kelp-drawing");
+    await page.keyboard.press("4");
+    expect(await findings(page)).toEqual([]);
+    await desk.open("swim-night-notice");
+    await page.getByRole("button", { name: "Part Title" }).click();
+    await page.getByRole("button", { name: /^Letter 2/ }).click();
+    expect(await findings(page)).toEqual([]);
+    await desk.open("colouring-card-rosette");
+    await page.getByRole("button", { name: "Part Scalloped heart" }).click();
+    await page.getByRole("button", { name: "cut a shape out …" }).click();
+    expect(await findings(page)).toEqual([]);
+  });
+}
+
 test("from the wall to a coloured rosette and its file by the keyboard alone", async ({ page }) => {
   const desk = new Desk(page);
   const press = async (...keys: string[]) => {

@@ -68,7 +68,7 @@ test("a walk is written by hand and keys, dragged into a repeat and out, watched
   const grip = page.getByRole("button", { name: "Move step 5", exact: true });
   await grip.focus();
   await desk.keys("Space");
-  await expect(page.getByText(/Picked up draggable item/)).toBeAttached();
+  await expect(page.getByText(/moved over droppable area 4/)).toBeAttached();
   await desk.keys("ArrowUp");
   await expect(page.getByText(/moved over droppable area 3/)).toBeAttached();
   await desk.keys("Space");

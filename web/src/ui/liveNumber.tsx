@@ -102,6 +102,7 @@ export function LiveNumber(props: LiveNumberProps) {
       props.onDefault();
     } else if (/^[\d.(=-]$/.test(event.key) && !event.ctrlKey && !event.metaKey) {
       event.preventDefault();
+      event.stopPropagation();
       open(event.key === "=" ? "" : event.key);
       requestAnimationFrame(() => input.current?.setSelectionRange(99, 99));
     }

@@ -37,6 +37,7 @@ export function Marks() {
     size.height / 2 - view.y * view.scale,
   ];
   const screen = (toSheet: Matrix, point: Point) => toScreen(view, size, apply(toSheet, point));
+  const taken = chosen?.marks.flatMap(handlePlaces) ?? [];
   const reach = Math.hypot(report.sheet.width, report.sheet.height);
   return (
     <svg className="pointer-events-none absolute inset-0 size-full overflow-hidden" aria-label="Handles" role="group">
@@ -52,8 +53,8 @@ export function Marks() {
               {chosen.marks.map((placed, index) => (
                 <HandleOf key={index} part={part} placed={placed} />
               ))}
-              <MotifHandles part={part.id} owner="motif" motif={part.motif} toSheet={chosen.working} />
-              <NestedHandles part={part} toSheet={chosen.working} />
+              <MotifHandles part={part.id} owner="motif" motif={part.motif} toSheet={chosen.working} taken={taken} />
+              <NestedHandles part={part} toSheet={chosen.working} taken={taken} />
             </>
           )}
         </>
@@ -148,6 +149,13 @@ function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps)
     case "pivot":
       return null;
   }
+}
+
+/** Where the handles of a rule's mark stand on the sheet. */
+function handlePlaces({ mark, toSheet }: PlacedMark): Point[] {
+  if (mark.kind === "pivot") return [apply(toSheet, mark.at)];
+  if (mark.kind === "radius") return [apply(toSheet, polar(mark.radii.x, mark.start))];
+  return [];
 }
 
 type PartOf = Parameters<typeof PivotHandle>[0]["part"];

@@ -13,6 +13,7 @@ import {
   type Matrix,
   type Motif,
   type MotifHandle,
+  type Point,
 } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { setField, type FieldOwner } from "@/store/edits/rules";
@@ -29,16 +30,18 @@ interface MotifHandlesProps {
   readonly motif: Motif;
   /** From the motif's own space to the sheet. */
   readonly toSheet: Matrix;
+  /** Where other handles stand on the sheet; they go before. */
+  readonly taken: readonly Point[];
 }
 
 /** Every number of a ready shape on a handle of its own. */
-export function MotifHandles({ part, owner, motif, toSheet }: MotifHandlesProps) {
+export function MotifHandles({ part, owner, motif, toSheet, taken }: MotifHandlesProps) {
   const resolver = designResolver(scopeOf(useNumbers()));
   const { view } = usePicture();
   const definition = motifOf(motif.kind);
   const prepared = definition?.prepare(motif, resolver, "");
   if (!definition || !prepared || resolver.problems.length > 0) return null;
-  return spreadOut(prepared.handles(), toSheet, view?.scale ?? 1).map((handle) => (
+  return spreadOut(prepared.handles(), toSheet, view?.scale ?? 1, taken).map((handle) => (
     <NumberHandle
       key={handle.field}
       part={part}
@@ -54,17 +57,24 @@ export function MotifHandles({ part, owner, motif, toSheet }: MotifHandlesProps)
 /** Handles nearer together than this would lie on each other, pixels; zooming in brings the rest out. */
 const APART = 15;
 
-function spreadOut(handles: readonly MotifHandle[], toSheet: Matrix, scale: number): MotifHandle[] {
+function spreadOut(
+  handles: readonly MotifHandle[],
+  toSheet: Matrix,
+  scale: number,
+  taken: readonly Point[],
+): MotifHandle[] {
+  const places = [...taken];
   const kept: MotifHandle[] = [];
   for (const handle of handles) {
     const at = apply(toSheet, handle.at);
-    const crowded = kept.some((other) => distance(apply(toSheet, other.at), at) * scale < APART);
-    if (!crowded) kept.push(handle);
+    if (places.some((place) => distance(place, at) * scale < APART)) continue;
+    places.push(at);
+    kept.push(handle);
   }
   return kept;
 }
 
-interface NumberHandleProps extends Omit<MotifHandlesProps, "motif"> {
+interface NumberHandleProps extends Omit<MotifHandlesProps, "motif" | "taken"> {
   readonly handle: MotifHandle;
   readonly field: Field | undefined;
   readonly stored: unknown;

@@ -1,4 +1,4 @@
-import { apply, invert, type Matrix, type Motif, type Part } from "@twin-petal/core";
+import { apply, invert, type Matrix, type Motif, type Part, type Point } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { setNestedPlace } from "@/store/edits/nested";
 import type { FieldOwner } from "@/store/edits/rules";
@@ -6,8 +6,15 @@ import { Handle } from "./handle";
 import { useLengthWords } from "./lengthWords";
 import { MotifHandles, useNestedPlace } from "./motifHandles";
 
+interface NestedHandlesProps {
+  readonly part: Part;
+  readonly toSheet: Matrix;
+  /** Where other handles stand on the sheet; they go before. */
+  readonly taken: readonly Point[];
+}
+
 /** Cutouts and combined motifs on the sheet: each is dragged by its middle and has its numbers on handles. */
-export function NestedHandles({ part, toSheet }: { part: Part; toSheet: Matrix }) {
+export function NestedHandles({ part, toSheet, taken }: NestedHandlesProps) {
   const members = membersOf(part.motif);
   return (
     <>
@@ -18,6 +25,7 @@ export function NestedHandles({ part, toSheet }: { part: Part; toSheet: Matrix }
           owner={{ cutout: index }}
           motif={motif}
           within={toSheet}
+          taken={taken}
           word={`cutout ${index + 1}`}
         />
       ))}
@@ -28,6 +36,7 @@ export function NestedHandles({ part, toSheet }: { part: Part; toSheet: Matrix }
           owner={{ member: index }}
           motif={motif}
           within={toSheet}
+          taken={taken}
           word={`shape ${index + 1}`}
         />
       ))}
@@ -51,9 +60,10 @@ interface NestedProps {
   readonly motif: Motif;
   readonly within: Matrix;
   readonly word: string;
+  readonly taken: readonly Point[];
 }
 
-function Nested({ part, owner, motif, within, word }: NestedProps) {
+function Nested({ part, owner, motif, within, word, taken }: NestedProps) {
   const { edit } = useEditing();
   const { words, rounded, nudge } = useLengthWords();
   const placeOf = useNestedPlace();
@@ -77,7 +87,7 @@ function Nested({ part, owner, motif, within, word }: NestedProps) {
         <path d="M0-6 6 0 0 6-6 0Z" fill="#2B2140" stroke="#FFFFFF" strokeWidth={2} />
         <circle r={1.5} fill="#FFFFFF" />
       </Handle>
-      <MotifHandles part={part} owner={owner} motif={motif} toSheet={toSheet} />
+      <MotifHandles part={part} owner={owner} motif={motif} toSheet={toSheet} taken={[...taken, origin]} />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import { transfer } from "comlink";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
+import { importPicture } from "../importPicture";
 import { CloseUp } from "./closeUp";
 import { Marks } from "./marks";
 import { ToolStrip } from "./toolStrip";
@@ -11,6 +12,7 @@ import { useSheetHand } from "./useSheetHand";
 export function Stage() {
   const { painter, size, setSize, report, isCurrent } = usePicture();
   const design = useDesign();
+  const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);
   const holder = useRef<HTMLDivElement>(null);
   const hand = useSheetHand(frame);
@@ -38,7 +40,14 @@ export function Stage() {
   const swapped = useDesk((state) => state.hand.swapped) && design.parts.length > 0;
   const copies = [...(report?.copies.values() ?? [])].reduce((sum, count) => sum + count, 0);
   return (
-    <div className="relative min-h-0 min-w-0 flex-1">
+    <div
+      className="relative min-h-0 min-w-0 flex-1"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        for (const file of event.dataTransfer.files) void importPicture(store, file, null);
+      }}
+    >
       <div
         ref={frame}
         id="sheet"

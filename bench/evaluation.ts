@@ -3,6 +3,7 @@ import { rosettes } from "./designs";
 import { median, type Row } from "./table";
 
 const ROUNDS = 41;
+const WARM_UP = 60;
 
 /** Evaluation of a whole design from nothing, beside a bare loop of the same matrix products. */
 export function benchEvaluation(counts: readonly number[]): Row[] {
@@ -21,6 +22,8 @@ export function benchEvaluation(counts: readonly number[]): Row[] {
 /** Times two pieces of work turn by turn, so that what disturbs one disturbs the other. */
 function sideBySide(work: () => unknown, yardstick: () => unknown): [number, number] {
   const times: [number[], number[]] = [[], []];
+  // Both are run in before they are timed: the first rounds measure the compiler.
+  for (let round = 0; round < WARM_UP; round++) [work, yardstick].forEach((run) => run());
   for (let round = 0; round < ROUNDS; round++) {
     [work, yardstick].forEach((run, index) => {
       const began = performance.now();

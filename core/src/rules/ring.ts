@@ -1,14 +1,12 @@
 import { choice, number, pair } from "../design/field";
 import type { Problem } from "../design/problem";
-import { cosDegrees, FULL_TURN, sinDegrees } from "../geometry/angle";
+import { FULL_TURN } from "../geometry/angle";
 import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseRadii } from "../geometry/ellipse";
 import type { Matrix } from "../geometry/matrix";
 import { polar, type Point } from "../geometry/point";
 import { defineRule, type SpanReport } from "./definition";
+import { FACES, facingOf, standing, type Face } from "./facing";
 import { MATRIX_STRIDE } from "./placements";
-
-const FACES = ["out", "in", "along", "fixed"] as const;
-type Face = (typeof FACES)[number];
 
 interface RingValues {
   readonly count: number;
@@ -113,10 +111,7 @@ function placerOf(values: RingValues, ring: number, count: number): (j: number, 
   const stand = radii.x === radii.y ? onCircle(radii.x, start, spacing) : onEllipse(values, radii, start, spacing);
   return (j, flipped) => {
     const { foot, outward } = stand(j);
-    const facing = facingOf(values.face, outward) + values.own;
-    const [cos, sin] = [cosDegrees(facing), sinDegrees(facing)];
-    const side = flipped ? -1 : 1;
-    return [side * cos, side * sin, -sin, cos, foot.x, foot.y];
+    return standing(foot, facingOf(values.face, outward) + values.own, 1, flipped);
   };
 }
 
@@ -141,17 +136,4 @@ function onEllipse(values: RingValues, radii: EllipseRadii, start: number, spaci
   if (values.spacing === "angle") return (j) => at(eccentricOf(radii, start + j * spacing));
   const along = evenAlongEllipse(radii, eccentricOf(radii, start), eccentricOf(radii, start + values.arc));
   return (j) => at(along(values.arc === 0 ? 0 : (j * spacing) / values.arc));
-}
-
-function facingOf(face: Face, outward: number): number {
-  switch (face) {
-    case "out":
-      return outward;
-    case "in":
-      return outward + 180;
-    case "along":
-      return outward + 90;
-    case "fixed":
-      return 0;
-  }
 }

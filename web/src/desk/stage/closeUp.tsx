@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useId, useRef, useState } from "react";
 import { ArrowLeftRight, ChevronDown, ChevronUp } from "lucide-react";
 import { invert, multiply, polar, type Matrix } from "@twin-petal/core";
 import { useDesk, useDeskStore } from "@/store/deskStore";
@@ -57,6 +57,7 @@ export function CloseUp() {
 
 function MotifDrawing({ chosen, large }: { chosen: ChosenReport; large: boolean }) {
   const holder = useRef<HTMLDivElement>(null);
+  const outlineId = useId();
   const size = useElementSize(holder);
   const toScreen = size && closeUpMap(chosen, size.width, size.height);
   const back = invert(chosen.working);
@@ -71,8 +72,13 @@ function MotifDrawing({ chosen, large }: { chosen: ChosenReport; large: boolean 
           aria-label="The motif’s outline with its neighbours"
           className="overflow-hidden"
         >
-          <Neighbours chosen={chosen} toScreen={toScreen} />
-          <Outline d={chosen.outline} toScreen={toScreen} strong />
+          <defs>
+            <path id={outlineId} d={chosen.outline} vectorEffect="non-scaling-stroke" />
+          </defs>
+          {chosen.neighbours.map((copy, index) => (
+            <Outline key={index} id={outlineId} toScreen={multiply(toScreen, copy)} strong={false} />
+          ))}
+          <Outline id={outlineId} toScreen={toScreen} strong />
           <WedgeLines chosen={chosen} toScreen={toScreen} />
           <path
             d="M-7 0H7M0-7V7"
@@ -99,25 +105,19 @@ function closeUpMap({ motifBox }: ChosenReport, width: number, height: number): 
   return [scale, 0, 0, scale, width / 2 - middle(west, east) * scale, height / 2 - middle(north, south) * scale];
 }
 
-function Outline({ d, toScreen, strong }: { d: string; toScreen: Matrix; strong: boolean }) {
+/** The motif's outline once more: the path itself is written only once. */
+function Outline({ id, toScreen, strong }: { id: string; toScreen: Matrix; strong: boolean }) {
   return (
-    <path
-      d={d}
+    <use
+      href={`#${id}`}
       transform={`matrix(${toScreen.join(" ")})`}
       fill={strong ? "var(--page)" : "none"}
       fillOpacity={strong ? 0.9 : 1}
       stroke={strong ? "var(--words)" : "var(--quiet)"}
       strokeOpacity={strong ? 1 : 0.35}
       strokeWidth={strong ? 1.5 : 1}
-      vectorEffect="non-scaling-stroke"
     />
   );
-}
-
-function Neighbours({ chosen, toScreen }: { chosen: ChosenReport; toScreen: Matrix }) {
-  return chosen.neighbours.map((copy, index) => (
-    <Outline key={index} d={chosen.outline} toScreen={multiply(toScreen, copy)} strong={false} />
-  ));
 }
 
 function WedgeLines({ chosen: { wedge }, toScreen }: { chosen: ChosenReport; toScreen: Matrix }) {

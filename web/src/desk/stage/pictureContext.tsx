@@ -1,8 +1,8 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Remote } from "comlink";
-import { useDesign, useDesk } from "@/store/deskStore";
+import { useDeskStore, useDesign, type DeskState } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
-import { resolveDesign, type Design } from "@twin-petal/core";
+import { emptyDesign, resolveDesign, type Design } from "@twin-petal/core";
 import { startAssistant, startPainter } from "@/workers/start";
 import type { FrameReport } from "@/workers/frame";
 import type { Assistant } from "@/workers/assistant";
@@ -38,8 +38,6 @@ export function usePicture(): Picture {
 /** Keeps the picture up to date. Every change asks for a frame at once; the painter drops those overtaken. */
 export function PictureProvider({ children }: { children: ReactNode }) {
   const design = useDesign();
-  const chosen = useDesk((state) => state.chosen);
-  const copy = useDesk((state) => state.hand.copy);
   const colors = useDeskColors();
   const [{ painter, end: endPainter }] = useState(startPainter);
   const [{ assistant, end: endAssistant }] = useState(startAssistant);
@@ -50,18 +48,33 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   useEffect(() => endPainter, [endPainter]);
   useEffect(() => endAssistant, [endAssistant]);
 
-  const { width, height } = useMemo(() => resolveDesign(design).sheet, [design]);
+  const { sheet, numbers } = design;
+  const { width, height } = useMemo(
+    () => resolveDesign({ ...emptyDesign(""), sheet: { ...sheet, ground: null }, numbers }).sheet,
+    [sheet, numbers],
+  );
   const whole = useMemo(() => size && wholeSheet(width, height, size), [width, height, size]);
   const view = ownView ?? whole;
   const fit = useCallback(() => setOwnView(null), []);
 
+  // A change goes to the painter as it is made, before the words and handles are drawn anew: both go on at once.
+  const store = useDeskStore();
   useEffect(() => {
     if (!view || !size) return;
     const density = window.devicePixelRatio;
-    void painter
-      .show({ design, view, size, density, colors, chosen, copy })
-      .then((report) => report && setTold({ report, design }));
-  }, [painter, design, chosen, copy, view, size, colors]);
+    const ask = ({ history: { design }, chosen, hand: { copy } }: DeskState) =>
+      void painter
+        .show({ design, view, size, density, colors, chosen, copy })
+        .then((report) => report && setTold({ report, design }));
+    ask(store.getState());
+    return store.subscribe((state, before) => {
+      const same =
+        state.history.design === before.history.design &&
+        state.chosen === before.chosen &&
+        state.hand.copy === before.hand.copy;
+      if (!same) ask(state);
+    });
+  }, [painter, store, view, size, colors]);
 
   const setView = useCallback(
     (change: (view: View) => View) => setOwnView((current) => (whole ? change(current ?? whole) : current)),

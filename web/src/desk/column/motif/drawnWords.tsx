@@ -35,9 +35,12 @@ import { Sentence } from "@/ui/sentence";
 import { BoundNumber } from "../../fields/boundNumber";
 import { WordButton } from "../../fields/wordButton";
 import { useLengthWords } from "../../stage/lengthWords";
+import { useRested } from "@/ui/useRested";
 import { useDrawn, type Drawn } from "../../stage/nodes/useDrawn";
 import { usePicture } from "../../stage/pictureContext";
 
+/** Nodes rest this long before what they have in common is looked for, milliseconds. */
+const REST = 300;
 /** End points that miss by less than this are told, millimetres. */
 const SEAM_TOLERANCE = 1;
 const PLACE = { min: -10_000, max: 10_000, whole: false };
@@ -244,7 +247,8 @@ function middleOf(nodes: readonly { readonly x: number; readonly y: number }[]) 
 function OrbitWords({ drawn }: { drawn: Drawn }) {
   const orbit = useDesk((state) => state.hand.orbit);
   const { setHand } = useDeskStore().getState();
-  const found = useMemo(() => nodeSymmetries(drawn.paths).length, [drawn.paths]);
+  const rested = useRested(drawn.paths, REST);
+  const found = useMemo(() => nodeSymmetries(rested).length, [rested]);
   if (found === 0) return null;
   return (
     <Sentence>

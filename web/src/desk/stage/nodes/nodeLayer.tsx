@@ -7,8 +7,6 @@ import {
   moveSegment,
   nodeAt,
   nodesInside,
-  pathData,
-  pathOfDrawn,
   removeNodes,
   type DrawnPath,
   type HandleSide,
@@ -25,8 +23,7 @@ import { useSnap } from "../snap/useSnap";
 import type { SnapPoint } from "../snap/snap";
 import { pixelOf, useSurface } from "../surface";
 import { GRASP, graspAt } from "./grasp";
-import { NodeGlyph } from "./nodeGlyph";
-import { Handles, Middles, turnAt } from "./nodeMarks";
+import { Handles, Middles, NodeMark, turnsOf } from "./nodeMarks";
 import { nearestOnPath } from "./nearestOnPath";
 import { useDrag } from "./useDrag";
 import { useDrawn, type Drawn } from "./useDrawn";
@@ -65,6 +62,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   const [telling, setTelling] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
   const [loop, setLoop] = useState<readonly Point[]>([]);
   const all = paths.flatMap((run) => run.nodes);
+  const turns = turnsOf(paths, surface.screen);
 
   const choose = (number: number, adding: boolean) => {
     const next = new Set(adding ? chosen : []);
@@ -196,28 +194,21 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       {...drag}
     >
       <rect width="100%" height="100%" fill="transparent" className="cursor-crosshair" />
-      <path
-        d={pathData(pathOfDrawn(paths))}
-        transform={`matrix(${surface.toScreen.join(" ")})`}
-        fill="none"
-        stroke="transparent"
-        strokeWidth={14}
-        vectorEffect="non-scaling-stroke"
-        className="cursor-copy"
-      />
       <Middles paths={paths} screen={surface.screen} />
       <Handles paths={paths} chosen={chosen} screen={surface.screen} />
       {all.map((node, number) => {
         const { x, y } = surface.screen(node);
         return (
-          <g key={number} transform={`translate(${x} ${y})`} className="cursor-move" data-testid={`node-${number}`}>
-            <NodeGlyph
-              type={node.type}
-              chosen={chosen.has(number)}
-              first={number === startOf(part.motif.start)}
-              turn={turnAt(paths, number, surface.screen)}
-            />
-          </g>
+          <NodeMark
+            key={number}
+            number={number}
+            x={x}
+            y={y}
+            type={node.type}
+            chosen={chosen.has(number)}
+            first={number === startOf(part.motif.start)}
+            turn={turns[number] ?? 0}
+          />
         );
       })}
       {loop.length > 1 && (

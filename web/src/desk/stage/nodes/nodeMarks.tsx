@@ -1,5 +1,7 @@
-import { nodeAt, placeOfNode, segmentsOfRun, type DrawnPath, type Point } from "@twin-petal/core";
+import { memo } from "react";
+import { nodeAt, segmentsOfRun, type DrawnPath, type NodeType, type Point } from "@twin-petal/core";
 import { middleOf } from "./grasp";
+import { NodeGlyph } from "./nodeGlyph";
 
 /** Above this many segments their middles are not marked, so that the nodes stay visible. */
 const MOST_MIDDLES = 80;
@@ -59,14 +61,33 @@ export function Handles({ paths, chosen, screen }: MarksProps & { chosen: Readon
   );
 }
 
-/** The direction the outline leaves a node in on the screen, degrees. */
-export function turnAt(paths: readonly DrawnPath[], number: number, screen: (point: Point) => Point): number {
-  const place = placeOfNode(paths, number);
-  const run = place && paths[place.run];
-  const node = place && run?.nodes[place.node];
-  if (!place || !run || !node) return 0;
-  const next = run.nodes[(place.node + 1) % run.nodes.length] ?? node;
-  const ahead = node.out ? { x: node.x + node.out.x, y: node.y + node.out.y } : next;
-  const [a, b] = [screen(node), screen(ahead)];
-  return (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+interface NodeMarkProps {
+  readonly number: number;
+  readonly x: number;
+  readonly y: number;
+  readonly type: NodeType;
+  readonly chosen: boolean;
+  readonly first: boolean;
+  readonly turn: number;
+}
+
+/** One node; drawn again only when it has changed itself. */
+export const NodeMark = memo(function NodeMark({ number, x, y, type, chosen, first, turn }: NodeMarkProps) {
+  return (
+    <g transform={`translate(${x} ${y})`} className="cursor-move" data-testid={`node-${number}`}>
+      <NodeGlyph type={type} chosen={chosen} first={first} turn={turn} />
+    </g>
+  );
+});
+
+/** For each node the direction the outline leaves it in on the screen, degrees. */
+export function turnsOf(paths: readonly DrawnPath[], screen: (point: Point) => Point): number[] {
+  return paths.flatMap(({ nodes }) =>
+    nodes.map((node, k) => {
+      const next = nodes[(k + 1) % nodes.length] ?? node;
+      const ahead = node.out ? { x: node.x + node.out.x, y: node.y + node.out.y } : next;
+      const [a, b] = [screen(node), screen(ahead)];
+      return (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+    }),
+  );
 }

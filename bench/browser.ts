@@ -21,15 +21,22 @@ const FLAGS = [
 const LIMITS = new Map([[10_000, 1.3]]);
 
 /** The interface in a real browser, beside a bare canvas loop in the same browser. */
-export async function benchBrowser(counts: readonly number[]): Promise<Row[]> {
+export async function benchBrowser(counts: readonly number[], only: string | undefined): Promise<Row[]> {
   const app = await startApp();
   const yardsticks = await startYardstick();
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: FLAGS });
   try {
+    const parts: readonly (readonly [string, () => Promise<Row[]>])[] = [
+      ...counts.map(
+        (count) =>
+          ["change", async () => [await benchChange(browser, app.address, yardsticks.address, count)]] as const,
+      ),
+      ["nodes", () => benchNodes(browser, app.address, yardsticks.address)],
+      ["block", async () => [await benchBlock(browser, app.address)]],
+      ["load", () => benchFirstLoad(browser, app.address)],
+    ];
     const rows: Row[] = [];
-    for (const count of counts) rows.push(await benchChange(browser, app.address, yardsticks.address, count));
-    rows.push(...(await benchNodes(browser, app.address, yardsticks.address)));
-    rows.push(await benchBlock(browser, app.address), ...(await benchFirstLoad(browser, app.address)));
+    for (const [name, measure] of parts) if (only === undefined || only === name) rows.push(...(await measure()));
     return rows;
   } finally {
     await browser.close();
@@ -247,7 +254,7 @@ function watchBlocks(page: Page): Promise<void> {
     window.longest = 0;
     new PerformanceObserver((list) => {
       for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration);
-    }).observe({ type: "long-animation-frame", buffered: false });
+    }).observe({ type: "longtask", buffered: false });
     // A task that comes round at once, over and over: the longest gap is the longest block.
     const channel = new MessageChannel();
     let last = performance.now();

@@ -47,6 +47,7 @@ export * from "./motif/freehand/strokeOutline";
 export * from "./motif/handles";
 export * from "./motif/list";
 export * from "./motif/placedMotif";
+export * from "./motif/stored";
 export * from "./motif/svg/pathOfData";
 export * from "./motif/text/fonts";
 export * from "./motif/text/letters";

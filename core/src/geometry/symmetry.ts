@@ -1,3 +1,4 @@
+import { distanceToChord } from "./chordDistance";
 import { flattenPath } from "./flatten";
 import { apply, type Matrix } from "./matrix";
 import { segmentsOf, type Path } from "./path";
@@ -60,13 +61,4 @@ function liesOn(point: Point, runs: readonly Point[][], tolerance: number): bool
   return runs.some((points) =>
     points.some((start, index) => distanceToChord(point, start, points[index + 1] ?? start) <= tolerance),
   );
-}
-
-function distanceToChord(point: Point, start: Point, end: Point): number {
-  const dx = end.x - start.x;
-  const dy = end.y - start.y;
-  const lengthSquared = dx * dx + dy * dy;
-  const share = lengthSquared === 0 ? 0 : ((point.x - start.x) * dx + (point.y - start.y) * dy) / lengthSquared;
-  const t = Math.min(1, Math.max(0, share));
-  return Math.hypot(point.x - start.x - dx * t, point.y - start.y - dy * t);
 }

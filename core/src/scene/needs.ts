@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { resolveDesign } from "../design/resolve";
+import { resolveDesign, type ResolvedDesign, type ResolvedPart } from "../design/resolve";
 import { loadFont } from "../engines/fontBook";
 import { loadGeometryEngine } from "../engines/geometryEngine";
 import type { MotifNeeds } from "../motif/definition";
@@ -15,7 +15,10 @@ export interface Host {
 
 /** What a design needs loaded: fonts by id, each once, and whether outlines are combined. */
 export function needsOf(design: Design): MotifNeeds {
-  const parts = resolveDesign(design).parts;
+  return needsOfParts(resolveDesign(design).parts);
+}
+
+function needsOfParts(parts: readonly ResolvedPart[]): MotifNeeds {
   const motifs = parts.flatMap(({ motif, cutouts }) => [motif, ...cutouts.map((cutout) => cutout.motif)]);
   return {
     fonts: [...new Set(motifs.flatMap(({ needs }) => needs.fonts))],
@@ -26,8 +29,13 @@ export function needsOf(design: Design): MotifNeeds {
 }
 
 /** Loads what a design needs and is not loaded yet. A scene can be built at once afterwards. */
-export async function prepareFor(design: Design, host: Host): Promise<void> {
-  const { fonts, geometryEngine } = needsOf(design);
+export function prepareFor(design: Design, host: Host): Promise<void> {
+  return prepareForResolved(resolveDesign(design), host);
+}
+
+/** The same for a design whose numbers are computed already. */
+export async function prepareForResolved({ parts }: ResolvedDesign, host: Host): Promise<void> {
+  const { fonts, geometryEngine } = needsOfParts(parts);
   const wanted = FONTS.filter(({ id }) => fonts.includes(id));
   await Promise.all([
     ...wanted.map((font) => loadFont(font.id, () => host.font(font))),

@@ -1,9 +1,10 @@
 import type { Design } from "../design/design";
-import { resolveDesign, type ResolvedPart } from "../design/resolve";
+import { resolveDesign, type ResolvedDesign, type ResolvedPart } from "../design/resolve";
 import { usesOf } from "../design/uses";
 import type { Drawing } from "../motif/drawing";
 import { composeRules } from "../rules/compose";
 import type { SpanReport } from "../rules/definition";
+import { prepareForResolved, type Host } from "./needs";
 import { drawPart } from "./partDrawing";
 import type { PartGeometry, PartScene, Scene } from "./scene";
 import { wedgeOf } from "./wedge";
@@ -26,7 +27,17 @@ export class SceneBuilder {
   private parts: ReadonlyMap<string, Remembered> = new Map();
 
   build(design: Design): Scene {
+    return this.buildResolved(resolveDesign(design));
+  }
+
+  /** Loads what the design needs and is not loaded yet, then computes it. */
+  async buildPrepared(design: Design, host: Host): Promise<Scene> {
     const resolved = resolveDesign(design);
+    await prepareForResolved(resolved, host);
+    return this.buildResolved(resolved);
+  }
+
+  private buildResolved(resolved: ResolvedDesign): Scene {
     const next = new Map<string, Remembered>();
     const byId = new Map(resolved.parts.map((part) => [part.id, part]));
     const compute = (id: string): PartGeometry | undefined => {

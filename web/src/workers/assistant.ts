@@ -3,7 +3,7 @@ import { transfer } from "comlink";
 import { paintPart, placingOf } from "@/paint/paintPart";
 import { fitted } from "@/paint/view";
 import type { PartPicture } from "./frame";
-import { prepareInBrowser } from "./webHost";
+import { WEB_HOST } from "./webHost";
 
 /** Does what can wait: it has a thread of its own, so that the picture under the hand never waits for it. */
 export class Assistant {
@@ -11,16 +11,16 @@ export class Assistant {
 
   /** How many copies of a part only repeat another. */
   async countCoinciding(design: Design, id: string): Promise<number> {
-    await prepareInBrowser(design);
-    const part = this.builder.build(design).parts.find((known) => known.id === id);
+    const scene = await this.builder.buildPrepared(design, WEB_HOST);
+    const part = scene.parts.find((known) => known.id === id);
     return part ? countCoinciding(part.geometry.path, part.geometry.placements) : 0;
   }
 
   /** Small pictures of every part, so many pixels to a side. */
   async partPictures(design: Design, side: number): Promise<PartPicture[]> {
-    await prepareInBrowser(design);
+    const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const pictures: PartPicture[] = [];
-    for (const part of this.builder.build(design).parts) {
+    for (const part of scene.parts) {
       pictures.push({ id: part.id, bitmap: await pictureOf(part, side) });
     }
     return transfer(

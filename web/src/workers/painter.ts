@@ -16,7 +16,7 @@ import { placingOf } from "@/paint/paintPart";
 import { paintScene } from "@/paint/paintScene";
 import { Breather } from "./breather";
 import type { ChosenReport, FoundCopy, Frame, FrameReport } from "./frame";
-import { prepareInBrowser } from "./webHost";
+import { WEB_HOST } from "./webHost";
 
 /** Between two looks for newer messages, milliseconds. */
 const LOOK_EVERY = 16;
@@ -47,8 +47,7 @@ export class Painter {
     // Messages that are waiting already may hold a newer frame: only the newest is computed.
     await this.breather.breathe();
     if (this.isOvertaken(turn)) return null;
-    await prepareInBrowser(frame.design);
-    const scene = this.builder.build(frame.design);
+    const scene = await this.builder.buildPrepared(frame.design, WEB_HOST);
     this.scene = scene;
     return (await this.paint(scene, frame, turn)) ? reportOf(scene, frame) : null;
   }

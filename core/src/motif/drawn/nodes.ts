@@ -27,8 +27,31 @@ export function resolveDrawnPath(
   return { closed, nodes: nodes.map((node, index) => resolveNode(node, resolver, `${path}.nodes[${index}]`)) };
 }
 
+/** Nodes without formulas are the same object as long as the file's are: what did not change need not be looked at again. */
+const resolved = new WeakMap<NodeValue, DrawnNode>();
+
 function resolveNode(node: NodeValue, resolver: Resolver, path: string): DrawnNode {
-  const place = (value: NodeValue["x"], name: string) => resolver.number(value, NODE_PLACE, `${path}.${name}`);
+  const known = resolved.get(node);
+  if (known) return known;
+  const before = resolver.problems.length;
+  const fresh = computeNode(node, resolver, path);
+  if (resolver.problems.length === before && isPlain(node)) {
+    resolved.set(node, fresh);
+    stored.set(fresh, node);
+  }
+  return fresh;
+}
+
+function isPlain({ x, y, in: into, out }: NodeValue): boolean {
+  return [x, y, into?.x, into?.y, out?.x, out?.y].every((value) => typeof value !== "string");
+}
+
+function computeNode(node: NodeValue, resolver: Resolver, path: string): DrawnNode {
+  // A plain number in range needs no path, and outlines have thousands of them.
+  const place = (value: NodeValue["x"], name: string) =>
+    typeof value === "number" && Math.abs(value) <= NODE_PLACE.max
+      ? value
+      : resolver.number(value, NODE_PLACE, `${path}.${name}`);
   const handle = (pair: PairValue | undefined, name: string) =>
     pair ? { x: place(pair.x, `${name}.x`), y: place(pair.y, `${name}.y`) } : null;
   return {
@@ -49,7 +72,12 @@ export function toDrawnValues(paths: readonly DrawnPath[]): DrawnPathValue[] {
   return paths.map(({ closed, nodes }) => ({ ...(closed && { closed }), nodes: nodes.map(toNodeValue) }));
 }
 
+/** Nodes that were read from a file and not changed since are written as they stood there. */
+const stored = new WeakMap<DrawnNode, NodeValue>();
+
 function toNodeValue(node: DrawnNode): NodeValue {
+  const known = stored.get(node);
+  if (known) return known;
   const handle = (point: Point) => ({ x: rounded(point.x), y: rounded(point.y) });
   return {
     x: rounded(node.x),

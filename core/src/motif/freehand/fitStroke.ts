@@ -1,4 +1,5 @@
 import fitCurve from "fit-curve";
+import { distanceToChord } from "../../geometry/chordDistance";
 import { distance, type Point } from "../../geometry/point";
 import { flattenPath } from "../../geometry/flatten";
 import { subpathOf } from "../../geometry/path";
@@ -51,12 +52,4 @@ export function farthestOff(points: readonly Point[], segments: readonly Cubic[]
     farthest = Math.max(farthest, nearest);
   }
   return farthest;
-}
-
-function distanceToChord(point: Point, start: Point, end: Point): number {
-  const [dx, dy] = [end.x - start.x, end.y - start.y];
-  const lengthSquared = dx * dx + dy * dy;
-  const share = lengthSquared === 0 ? 0 : ((point.x - start.x) * dx + (point.y - start.y) * dy) / lengthSquared;
-  const t = Math.min(1, Math.max(0, share));
-  return distance(point, { x: start.x + dx * t, y: start.y + dy * t });
 }

@@ -1,7 +1,8 @@
 import { createContext, useContext, type ReactNode } from "react";
 import type { Field, FieldTable, FieldValue, StoredFields } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
-import { ownerKey, setField, type FieldOwner } from "@/store/edits/rules";
+import { ownerKey, type FieldOwner } from "@/store/edits/owners";
+import { setField } from "@/store/edits/rules";
 
 /** The motif or rule whose sentence is being told. */
 interface Fields {

@@ -1,7 +1,7 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
 import type { Point } from "@twin-petal/core";
 import { toScreen, toSheet } from "@/paint/view";
-import { coarseness } from "@/ui/stepping";
+import { arrowMove } from "@/ui/arrows";
 import { usePicture } from "./pictureContext";
 
 interface HandleProps {
@@ -16,13 +16,6 @@ interface HandleProps {
   /** It is pulled to a point of the sheet; one gesture is one step of undo. */
   onPull: (to: Point, gesture: string) => void;
 }
-
-const ARROWS: Readonly<Record<string, Point>> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
 
 /** Something on the ornament that can be pulled by hand or by the arrow keys. */
 export function Handle({ label, at, telling, nudge, children, onPull }: HandleProps) {
@@ -55,12 +48,11 @@ export function Handle({ label, at, telling, nudge, children, onPull }: HandlePr
     setPulling(false);
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const arrow = ARROWS[event.key];
-    if (!arrow) return;
+    const move = arrowMove(event, nudge);
+    if (!move) return;
     event.preventDefault();
     event.stopPropagation();
-    const by = nudge * coarseness(event).times;
-    onPull({ x: at.x + arrow.x * by, y: at.y + arrow.y * by }, `keys-${label}`);
+    onPull({ x: at.x + move.x, y: at.y + move.y }, `keys-${label}`);
   };
   return (
     <g

@@ -16,7 +16,8 @@ import {
   type Point,
 } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
-import { setField, type FieldOwner } from "@/store/edits/rules";
+import type { FieldOwner } from "@/store/edits/owners";
+import { setField } from "@/store/edits/rules";
 import { useNumbers } from "../fields/boundNumber";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";

@@ -1,7 +1,7 @@
-import { apply, invert, type Matrix, type Motif, type Part, type Point } from "@twin-petal/core";
+import { apply, invert, storedMembers, type Matrix, type Motif, type Part, type Point } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { setNestedPlace } from "@/store/edits/nested";
-import type { FieldOwner } from "@/store/edits/rules";
+import type { FieldOwner } from "@/store/edits/owners";
 import { Handle } from "./handle";
 import { useLengthWords } from "./lengthWords";
 import { MotifHandles, useNestedPlace } from "./motifHandles";
@@ -15,7 +15,7 @@ interface NestedHandlesProps {
 
 /** Cutouts and combined motifs on the sheet: each is dragged by its middle and has its numbers on handles. */
 export function NestedHandles({ part, toSheet, taken }: NestedHandlesProps) {
-  const members = membersOf(part.motif);
+  const members = storedMembers(part.motif);
   return (
     <>
       {part.cutouts.map((motif, index) => (
@@ -42,16 +42,6 @@ export function NestedHandles({ part, toSheet, taken }: NestedHandlesProps) {
       ))}
     </>
   );
-}
-
-/** The motifs a compound combines. */
-export function membersOf(motif: Motif): readonly Motif[] {
-  const stored: unknown = motif.kind === "compound" ? motif.of : [];
-  return isMotifs(stored) ? stored : [];
-}
-
-function isMotifs(stored: unknown): stored is readonly Motif[] {
-  return Array.isArray(stored);
 }
 
 interface NestedProps {

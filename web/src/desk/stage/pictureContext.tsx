@@ -7,6 +7,7 @@ import { startAssistant, startPainter } from "@/workers/start";
 import type { FrameReport } from "@/workers/frame";
 import type { Assistant } from "@/workers/assistant";
 import type { Painter } from "@/workers/painter";
+import { Currency } from "./currency";
 import { useDeskColors } from "./deskColors";
 
 /** Pixels left free around a sheet that is shown whole. */
@@ -19,6 +20,7 @@ interface Picture {
   readonly report: FrameReport | null;
   /** Whether the report is about the design as it now is. */
   readonly isCurrent: boolean;
+  readonly currency: Currency;
   readonly view: View | null;
   readonly size: Size | null;
   setView: (change: (view: View) => View) => void;
@@ -41,6 +43,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const colors = useDeskColors();
   const [{ painter, end: endPainter }] = useState(startPainter);
   const [{ assistant, end: endAssistant }] = useState(startAssistant);
+  const [currency] = useState(() => new Currency());
   const [told, setTold] = useState<{ report: FrameReport; design: Design } | null>(null);
   /** The view the hand has made; null while the sheet is shown whole, whatever its size. */
   const [ownView, setOwnView] = useState<View | null>(null);
@@ -62,10 +65,14 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (!view || !size) return;
     const density = window.devicePixelRatio;
-    const ask = ({ history: { design }, chosen, hand: { copy } }: DeskState) =>
-      void painter
-        .show({ design, view, size, density, colors, chosen, copy })
-        .then((report) => report && setTold({ report, design }));
+    const ask = ({ history: { design }, chosen, hand: { copy } }: DeskState) => {
+      currency.set(false);
+      void painter.show({ design, view, size, density, colors, chosen, copy }).then((report) => {
+        if (!report) return;
+        currency.set(store.getState().history.design === design);
+        setTold({ report, design });
+      });
+    };
     ask(store.getState());
     return store.subscribe((state, before) => {
       const same =
@@ -74,7 +81,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
         state.hand.copy === before.hand.copy;
       if (!same) ask(state);
     });
-  }, [painter, store, view, size, colors]);
+  }, [painter, store, currency, view, size, colors]);
 
   const setView = useCallback(
     (change: (view: View) => View) => setOwnView((current) => (whole ? change(current ?? whole) : current)),
@@ -83,8 +90,8 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const report = told?.report ?? null;
   const isCurrent = told?.design === design;
   const picture = useMemo(
-    () => ({ painter, assistant, report, isCurrent, view, size, setView, setSize, fit }),
-    [painter, assistant, report, isCurrent, view, size, setView, fit],
+    () => ({ painter, assistant, report, isCurrent, currency, view, size, setView, setSize, fit }),
+    [painter, assistant, report, isCurrent, currency, view, size, setView, fit],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
 }

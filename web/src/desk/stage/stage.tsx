@@ -6,11 +6,12 @@ import { CloseUp } from "./closeUp";
 import { Marks } from "./marks";
 import { ToolStrip } from "./toolStrip";
 import { usePicture } from "./pictureContext";
+import { useElementSize } from "./useElementSize";
 import { useSheetHand } from "./useSheetHand";
 
 /** The sheet with the ornament, painted in a worker; handles and hit marks lie over it. */
 export function Stage() {
-  const { painter, size, setSize, report, isCurrent } = usePicture();
+  const { painter, size, setSize, report, currency } = usePicture();
   const design = useDesign();
   const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);
@@ -27,15 +28,15 @@ export function Stage() {
     return () => canvas.remove();
   }, [painter]);
 
+  const measured = useElementSize(frame);
   useEffect(() => {
-    const target = frame.current;
-    if (!target) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
-    });
-    observer.observe(target);
-    return () => observer.disconnect();
-  }, [setSize]);
+    if (measured) setSize(measured);
+  }, [measured, setSize]);
+
+  useEffect(
+    () => currency.watch((current) => frame.current?.setAttribute("data-painted", current ? "yes" : "no")),
+    [currency],
+  );
 
   const swapped = useDesk((state) => state.hand.swapped) && design.parts.length > 0;
   const copies = [...(report?.copies.values() ?? [])].reduce((sum, count) => sum + count, 0);
@@ -54,7 +55,6 @@ export function Stage() {
         role="img"
         tabIndex={0}
         aria-label={`The sheet of ${design.name}, with ${copies} copies. Arrow keys move it, plus and minus zoom.`}
-        data-painted={isCurrent ? "yes" : "no"}
         className={`cursor-grab touch-none overflow-hidden -outline-offset-2 active:cursor-grabbing ${
           swapped ? "absolute top-3 right-3 z-10 h-40 w-44 rounded-md border border-hairline" : "absolute inset-0"
         }`}

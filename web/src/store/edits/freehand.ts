@@ -1,33 +1,14 @@
-import type { FieldValue, StrokeStyle, StrokeValue } from "@twin-petal/core";
-import { castDraft, type Draft } from "immer";
-import type { Motif } from "@twin-petal/core";
+import { storedStrokes, storedStyles, type StrokeStyle, type StrokeValue } from "@twin-petal/core";
+import { castDraft } from "immer";
 import type { Edit } from "../edit";
 import { partEdit } from "./parts";
-
-function strokesIn(motif: Draft<Motif>): StrokeValue[] {
-  const stored: FieldValue | undefined = motif.strokes;
-  return isStrokes(stored) ? [...stored] : [];
-}
-
-function isStrokes(stored: FieldValue | undefined): stored is readonly StrokeValue[] {
-  return Array.isArray(stored);
-}
-
-function stylesIn(motif: Draft<Motif>): (StrokeStyle | null)[] {
-  const stored: FieldValue | undefined = motif.styles;
-  return isStyles(stored) ? [...stored] : [];
-}
-
-function isStyles(stored: FieldValue | undefined): stored is readonly (StrokeStyle | null)[] {
-  return Array.isArray(stored);
-}
 
 export function addStroke(part: string, stroke: StrokeValue, gesture: string): Edit {
   return partEdit(
     part,
     "draw a stroke",
     ({ motif }) => {
-      motif.strokes = castDraft([...strokesIn(motif), stroke]);
+      motif.strokes = castDraft([...storedStrokes(motif), stroke]);
     },
     gesture,
   );
@@ -38,7 +19,7 @@ export function setStroke(part: string, number: number, stroke: StrokeValue, ges
     part,
     "draw a stroke",
     ({ motif }) => {
-      const strokes = strokesIn(motif);
+      const strokes = [...storedStrokes(motif)];
       strokes[number] = stroke;
       motif.strokes = castDraft(strokes);
     },
@@ -48,8 +29,8 @@ export function setStroke(part: string, number: number, stroke: StrokeValue, ges
 
 export function removeStroke(part: string, number: number): Edit {
   return partEdit(part, "remove a stroke", ({ motif }) => {
-    motif.strokes = castDraft(strokesIn(motif).filter((_, index) => index !== number));
-    const styles = stylesIn(motif);
+    motif.strokes = castDraft(storedStrokes(motif).filter((_, index) => index !== number));
+    const styles = storedStyles(motif);
     if (styles.length > number) motif.styles = castDraft(styles.filter((_, index) => index !== number));
   });
 }
@@ -60,7 +41,7 @@ export function styleStroke(part: string, number: number, change: StrokeStyle, l
     part,
     label,
     ({ motif }) => {
-      const styles = stylesIn(motif);
+      const styles = [...storedStyles(motif)];
       while (styles.length <= number) styles.push(null);
       const style: StrokeStyle = { ...styles[number], ...change };
       const kept = Object.fromEntries(Object.entries(style).filter(([, value]) => value !== undefined));

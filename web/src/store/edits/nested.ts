@@ -2,25 +2,18 @@ import { PLACE_DEFAULT, type Motif, type Part, type PlaceValue } from "@twin-pet
 import { castDraft, type Draft } from "immer";
 import type { Edit } from "../edit";
 import { partEdit } from "./parts";
-import type { FieldOwner } from "./rules";
+import { membersIn, motifIn, type FieldOwner } from "./owners";
 
 /** Which list of motifs within a part: those cut from its motif, or those combined in it. */
 export type NestedOwner = Extract<FieldOwner, { cutout: number } | { member: number }>;
 export type NestedList = "cutouts" | "members";
 
 function listIn(part: Draft<Part>, list: NestedList): Draft<Motif>[] {
-  if (list === "cutouts") return part.cutouts;
-  const stored: unknown = part.motif.of;
-  return isMotifs(stored) ? stored : [];
-}
-
-function isMotifs(stored: unknown): stored is Draft<Motif>[] {
-  return Array.isArray(stored);
+  return list === "cutouts" ? part.cutouts : membersIn(part.motif);
 }
 
 function nestedIn(part: Draft<Part>, owner: FieldOwner): Draft<Motif> | undefined {
-  if (typeof owner !== "object" || "rule" in owner) return undefined;
-  return "cutout" in owner ? listIn(part, "cutouts")[owner.cutout] : listIn(part, "members")[owner.member];
+  return typeof owner === "object" && !("rule" in owner) ? motifIn(part, owner) : undefined;
 }
 
 /** Sets where a nested motif stands in the motif it belongs to; what is at its default is left out. */

@@ -1,5 +1,6 @@
-import { ruleOf, type Design, type FieldValue, type Motif, type Part, type Rule } from "@twin-petal/core";
-import { castDraft, type Draft } from "immer";
+import { ruleOf, type Design, type FieldValue, type Rule } from "@twin-petal/core";
+import { castDraft } from "immer";
+import { ownerIn, type FieldOwner } from "./owners";
 import type { Edit } from "../edit";
 import { partEdit } from "./parts";
 import { scaledDefaults } from "./scaledDefaults";
@@ -32,27 +33,6 @@ export function switchRule(part: string, index: number, kind: string, on: boolea
     const rule = rules[index];
     if (rule) rule.on = on;
   });
-}
-
-/** Whose field it is: the motif's, a rule's, a cutout's, or that of one of the motifs combined in it, by their numbers. */
-export type FieldOwner =
-  "motif" | { readonly rule: number } | { readonly cutout: number } | { readonly member: number };
-
-/** Names an owner within its part. */
-export function ownerKey(owner: FieldOwner): string {
-  return typeof owner === "string" ? owner : Object.entries(owner).flat().join("");
-}
-
-function ownerIn(part: Draft<Part>, owner: FieldOwner): Draft<Motif> | Draft<Rule> | undefined {
-  if (owner === "motif") return part.motif;
-  if ("rule" in owner) return part.rules[owner.rule];
-  if ("cutout" in owner) return part.cutouts[owner.cutout];
-  const members = part.motif.of;
-  return isMotifs(members) ? members[owner.member] : undefined;
-}
-
-function isMotifs(stored: unknown): stored is Draft<Motif>[] {
-  return Array.isArray(stored);
 }
 
 /** Sets a field of a motif or a rule; undefined brings the default back. `on.radius` is a field within a field. */

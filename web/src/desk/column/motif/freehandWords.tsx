@@ -1,10 +1,17 @@
-import { fitStroke, steadied, type DrawnPath, type StrokeStyle } from "@twin-petal/core";
+import {
+  fitStroke,
+  LINE_DEFAULT,
+  steadied,
+  storedStrokes,
+  storedStyles,
+  type DrawnPath,
+  type Part,
+} from "@twin-petal/core";
 import { castDraft } from "immer";
 import { useDesign, useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { drawnMotif } from "@/store/edits/drawn";
 import { removeStroke, styleStroke } from "@/store/edits/freehand";
 import { partEdit } from "@/store/edits/parts";
-import { LINE_DEFAULT, type Part } from "@twin-petal/core";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
 import { Swatch } from "@/ui/swatch";
@@ -12,7 +19,6 @@ import { BoundNumber } from "../../fields/boundNumber";
 import { FieldNumber } from "../../fields/fieldNumber";
 import { useFields } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
-import { strokesOf } from "../../stage/draw/freehandLayer";
 
 /** Strokes are fitted by drawn outlines to within this, millimetres. */
 export const FIT_TOLERANCE = 0.1;
@@ -23,8 +29,8 @@ export function FreehandWords() {
   const { part: id } = useFields();
   const part = useDesign().parts.find((known) => known.id === id);
   const { setHand } = useDeskStore().getState();
-  const strokes = strokesOf(part);
   if (!part) return null;
+  const strokes = storedStrokes(part.motif);
   return (
     <>
       <Sentence>
@@ -86,9 +92,9 @@ function StrokeWords({ part }: { part: Part }) {
   const { edit } = useEditing();
   const { setHand } = useDeskStore().getState();
   const stroke = useDesk((state) => state.hand.stroke);
-  const strokes = strokesOf(part);
+  const strokes = storedStrokes(part.motif);
   const number = stroke !== null && stroke < strokes.length ? stroke : null;
-  const style = number === null ? null : styleOf(part, number);
+  const style = number === null ? null : (storedStyles(part.motif)[number] ?? {});
   const steady = typeof part.motif.steady === "number" ? part.motif.steady : 0.5;
   const usualWidth = typeof part.motif.width === "number" ? part.motif.width : 3;
   const fitted = () => {
@@ -165,13 +171,4 @@ function StrokeWords({ part }: { part: Part }) {
       </WordButton>
     </Sentence>
   );
-}
-
-function styleOf(part: Part, number: number): StrokeStyle {
-  const stored: unknown = part.motif.styles;
-  return isStyles(stored) ? (stored[number] ?? {}) : {};
-}
-
-function isStyles(stored: unknown): stored is readonly (StrokeStyle | null)[] {
-  return Array.isArray(stored);
 }

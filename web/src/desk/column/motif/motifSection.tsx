@@ -4,6 +4,7 @@ import {
   OPERATIONS,
   pathOfData,
   PLACE_DEFAULT,
+  storedMembers,
   transformPath,
   type Motif,
   type NumberValue,
@@ -21,7 +22,6 @@ import { Sentence } from "@/ui/sentence";
 import { FieldsProvider } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
 import { MOTIF_SENTENCES } from "../../sentences/motifSentences";
-import { membersOf } from "../../stage/nestedHandles";
 import { usePicture } from "../../stage/pictureContext";
 import { DrawnWords } from "./drawnWords";
 import { FreehandWords } from "./freehandWords";
@@ -108,7 +108,7 @@ const OPERATION_WORDS: Readonly<Record<Operation, string>> = {
 function CombinedWords({ part, motif }: { part: string; motif: Motif }) {
   const { edit, now } = useEditing();
   const op = OPERATIONS.find((known) => known === motif.op) ?? "union";
-  const members = membersOf(motif);
+  const members = storedMembers(motif);
   return (
     <>
       of {members.length} shapes,{" "}

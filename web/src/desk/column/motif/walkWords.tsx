@@ -7,7 +7,7 @@ import {
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Copy, GripVertical, Plus, Repeat, Trash2 } from "lucide-react";
-import { STEP_LIMITS, type NumberValue, type WalkStepValue } from "@twin-petal/core";
+import { STEP_LIMITS, storedSteps, type NumberValue, type WalkStepValue } from "@twin-petal/core";
 import { useDesign, useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import {
   moveRow,
@@ -26,7 +26,7 @@ import { BoundNumber } from "../../fields/boundNumber";
 import { useFields } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
 import { useLengthWords } from "../../stage/lengthWords";
-import { storedSteps, useWalk } from "../../stage/walk/useWalk";
+import { useWalk } from "../../stage/walk/useWalk";
 
 const NEW_STEPS: readonly { readonly name: string; readonly step: WalkStepValue }[] = [
   { name: "go", step: { go: 10 } },
@@ -45,7 +45,7 @@ export function WalkWords() {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   if (!part) return null;
-  const steps = storedSteps(part);
+  const steps = storedSteps(part.motif);
   const rows = rowsOf(steps);
   const change = (next: readonly WalkStepValue[], label: string, gesture?: string) =>
     edit(setSteps(id, next, label, gesture && `${id}/walk/${gesture}`));

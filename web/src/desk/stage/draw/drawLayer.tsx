@@ -13,7 +13,7 @@ import {
 } from "@twin-petal/core";
 import { useDeskStore } from "@/store/deskStore";
 import { addMadePart, drawnMotif, setDrawnPaths } from "@/store/edits/drawn";
-import { coarseness } from "@/ui/stepping";
+import { arrowMove } from "@/ui/arrows";
 import { useLengthWords } from "../lengthWords";
 import { moveTelling } from "../nodes/nodeLayer";
 import { useDrawn } from "../nodes/useDrawn";
@@ -128,11 +128,10 @@ export function DrawLayer() {
   };
   const onPointerUp = () => setPulling(null);
   const onKeyDown = (event: KeyboardEvent) => {
-    const arrow = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const move = arrowMove(event, nudge);
     const at = cursor ?? last ?? { x: 0, y: 0 };
-    if (arrow) {
-      const by = nudge * coarseness(event).times;
-      const next = { x: rounded(at.x + (arrow[0] ?? 0) * by), y: rounded(at.y + (arrow[1] ?? 0) * by) };
+    if (move) {
+      const next = { x: rounded(at.x + move.x), y: rounded(at.y + move.y) };
       setCursor(next);
       setHover(next);
       tell(surface.screen(next), next, snapTo(next, own(), false).words);

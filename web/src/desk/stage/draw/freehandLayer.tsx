@@ -1,17 +1,9 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import {
-  steadied,
-  strokeOutline,
-  pathData,
-  type FieldValue,
-  type Part,
-  type Point,
-  type StrokeValue,
-} from "@twin-petal/core";
+import { pathData, steadied, storedStrokes, strokeOutline, type Point, type StrokeValue } from "@twin-petal/core";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
 import { addMadePart } from "@/store/edits/drawn";
 import { addStroke, setStroke } from "@/store/edits/freehand";
-import { coarseness } from "@/ui/stepping";
+import { arrowMove } from "@/ui/arrows";
 import { useLengthWords } from "../lengthWords";
 import { pixelOf, useSurface } from "../surface";
 
@@ -19,15 +11,6 @@ import { pixelOf, useSurface } from "../surface";
 const USUAL_PRESSURE = 0.5;
 /** Pixels from a stroke that still choose it. */
 const NEAR = 10;
-
-export function strokesOf(part: Part | undefined): readonly StrokeValue[] {
-  const stored: FieldValue | undefined = part?.motif.kind === "freehand" ? part.motif.strokes : undefined;
-  return isStrokes(stored) ? stored : [];
-}
-
-function isStrokes(stored: FieldValue | undefined): stored is readonly StrokeValue[] {
-  return Array.isArray(stored);
-}
 
 /** Strokes drawn straight onto the ornament; every copy appears as it is drawn. */
 export function FreehandLayer() {
@@ -38,7 +21,7 @@ export function FreehandLayer() {
   const surface = useSurface();
   const { nudge } = useLengthWords();
   const part = design.parts.find(({ id }) => id === chosen);
-  const strokes = strokesOf(part);
+  const strokes = part ? storedStrokes(part.motif) : [];
   const drawing = useRef<{ part: string; number: number; points: [number, number, number][]; gesture: string } | null>(
     null,
   );
@@ -96,11 +79,10 @@ export function FreehandLayer() {
     setUnderWay(false);
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const arrow = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const move = arrowMove(event, nudge);
     const at = cursor ?? { x: 0, y: -20 * nudge };
-    if (arrow) {
-      const by = nudge * coarseness(event).times;
-      const next = { x: at.x + (arrow[0] ?? 0) * by, y: at.y + (arrow[1] ?? 0) * by };
+    if (move) {
+      const next = { x: at.x + move.x, y: at.y + move.y };
       setCursor(next);
       if (penDown) goOn([[next, USUAL_PRESSURE]]);
     } else if (event.key === " ") {

@@ -14,7 +14,7 @@ import {
   type SegmentPlace,
 } from "@twin-petal/core";
 import { useDesk, useDeskStore } from "@/store/deskStore";
-import { coarseness } from "@/ui/stepping";
+import { arrowMove } from "@/ui/arrows";
 import { toSheet } from "@/paint/view";
 import { useLengthWords } from "../lengthWords";
 import { usePicture } from "../pictureContext";
@@ -159,12 +159,10 @@ function Nodes({ drawn }: { drawn: Drawn }) {
     setHand({ nodes: new Set([firstOf(next, near.place) + 1]) });
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const arrow = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const move = arrowMove(event, nudge);
     const count = countNodes(paths);
-    if (arrow && chosen.size > 0) {
-      const by = nudge * coarseness(event).times;
-      const step = { x: (arrow[0] ?? 0) * by, y: (arrow[1] ?? 0) * by };
-      reshape(paths, moveNodes(paths, chosen, step), chosen, moveWords(chosen), "keys");
+    if (move && chosen.size > 0) {
+      reshape(paths, moveNodes(paths, chosen, move), chosen, moveWords(chosen), "keys");
     } else if ((event.key === "." || event.key === ",") && count > 0) {
       const last = [...chosen].at(-1) ?? (event.key === "." ? -1 : 0);
       const next = (last + (event.key === "." ? 1 : count - 1)) % count;

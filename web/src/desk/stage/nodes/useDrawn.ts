@@ -6,10 +6,10 @@ import {
   resolveDrawnPath,
   scopeOf,
   spreadOverOrbit,
+  storedRuns,
   type DrawnPath,
-  type FieldValue,
+  type Motif,
   type Part,
-  type DrawnPathValue,
 } from "@twin-petal/core";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { setDrawnPaths } from "@/store/edits/drawn";
@@ -42,11 +42,8 @@ export function useDrawn(): Drawn | null {
   const { edit } = useEditing();
   const numbers = useNumbers();
   const part = design.parts.find(({ id }) => id === chosen);
-  const stored = part?.motif.kind === "drawn" ? part.motif.paths : null;
-  const paths = useMemo(() => {
-    const resolver = designResolver(scopeOf(numbers));
-    return isPaths(stored) ? stored.map((run) => resolveDrawnPath(run, resolver, "")) : [];
-  }, [stored, numbers]);
+  const motif = part?.motif;
+  const paths = useMemo(() => (motif ? runsOf(motif, numbers) : []), [motif, numbers]);
   if (part?.motif.kind !== "drawn") return null;
   const commit = (next: readonly DrawnPath[], label: string, gesture?: string) =>
     edit(setDrawnPaths(part.id, next, label, gesture && `${part.id}/nodes/${gesture}`));
@@ -62,6 +59,18 @@ export function useDrawn(): Drawn | null {
   };
 }
 
+const remembered = new WeakMap<Motif, { numbers: unknown; runs: readonly DrawnPath[] }>();
+
+/** A drawn motif's runs, computed once for all who ask. */
+function runsOf(motif: Motif, numbers: ReadonlyMap<string, number>): readonly DrawnPath[] {
+  const known = remembered.get(motif);
+  if (known?.numbers === numbers) return known.runs;
+  const resolver = designResolver(scopeOf(numbers));
+  const runs = storedRuns(motif).map((run) => resolveDrawnPath(run, resolver, ""));
+  remembered.set(motif, { numbers, runs });
+  return runs;
+}
+
 /** Of several moved nodes that match each other only the first leads; the others follow it. */
 function leaders(moved: ReadonlySet<number>, symmetries: ReturnType<typeof nodeSymmetries>): Set<number> {
   const led = new Set<number>();
@@ -72,8 +81,4 @@ function leaders(moved: ReadonlySet<number>, symmetries: ReturnType<typeof nodeS
     for (const other of orbitOf(new Set([number]), symmetries)) led.add(other);
   }
   return leading;
-}
-
-function isPaths(stored: FieldValue | null | undefined): stored is readonly DrawnPathValue[] {
-  return Array.isArray(stored);
 }

@@ -3,9 +3,9 @@ import {
   designResolver,
   resolveStep,
   scopeOf,
+  storedSteps,
   traceWalk,
   walkTrouble,
-  type Part,
   type TakenStep,
   type WalkEnd,
   type WalkStepValue,
@@ -20,15 +20,6 @@ export interface Walk {
   readonly end: WalkEnd;
   /** The step its replay is at; null while it is not replayed. */
   readonly step: TakenStep | null;
-}
-
-export function storedSteps(part: Part): readonly WalkStepValue[] {
-  const stored: unknown = part.motif.kind === "walk" ? part.motif.steps : [];
-  return isSteps(stored) ? stored : [];
-}
-
-function isSteps(stored: unknown): stored is readonly WalkStepValue[] {
-  return Array.isArray(stored);
 }
 
 const taken = new WeakMap<readonly WalkStepValue[], { numbers: unknown; walk: Omit<Walk, "step"> | null }>();
@@ -55,7 +46,7 @@ export function useWalk(): Walk | null {
   const part = design.parts.find(({ id }) => id === chosen);
   return useMemo(() => {
     if (part?.motif.kind !== "walk") return null;
-    const walk = takeWalk(storedSteps(part), numbers);
+    const walk = takeWalk(storedSteps(part.motif), numbers);
     if (!walk) return null;
     return { ...walk, step: walked === null ? null : (walk.steps[Math.min(walked, walk.count - 1)] ?? null) };
   }, [part, numbers, walked]);

@@ -1,0 +1,30 @@
+import type { FieldValue } from "../design/field";
+import type { DrawnPathValue, NestedMotif, StrokeStyle, StrokeValue, WalkStepValue } from "../design/structures";
+
+/** A list a motif holds in one of its fields; empty where it has none. The schema has seen to what is in it. */
+function listIn<T>(
+  motif: NestedMotif,
+  kind: string,
+  field: string,
+  is: (value: FieldValue) => value is FieldValue & readonly T[],
+): readonly T[] {
+  const stored = motif.kind === kind ? motif[field] : undefined;
+  return stored !== undefined && is(stored) ? stored : [];
+}
+
+const isRuns = (value: FieldValue): value is readonly DrawnPathValue[] => Array.isArray(value);
+const isStrokes = (value: FieldValue): value is readonly StrokeValue[] => Array.isArray(value);
+const isStyles = (value: FieldValue): value is readonly (StrokeStyle | null)[] => Array.isArray(value);
+const isSteps = (value: FieldValue): value is readonly WalkStepValue[] => Array.isArray(value);
+const isMotifs = (value: FieldValue): value is readonly NestedMotif[] => Array.isArray(value);
+
+/** The runs of a drawn motif as the file holds them. */
+export const storedRuns = (motif: NestedMotif) => listIn(motif, "drawn", "paths", isRuns);
+/** The strokes of a freehand motif. */
+export const storedStrokes = (motif: NestedMotif) => listIn(motif, "freehand", "strokes", isStrokes);
+/** What single strokes of a freehand motif have of their own. */
+export const storedStyles = (motif: NestedMotif) => listIn(motif, "freehand", "styles", isStyles);
+/** The steps of a walk. */
+export const storedSteps = (motif: NestedMotif) => listIn(motif, "walk", "steps", isSteps);
+/** The motifs a compound combines. */
+export const storedMembers = (motif: NestedMotif) => listIn(motif, "compound", "of", isMotifs);

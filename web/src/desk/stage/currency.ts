@@ -1,0 +1,17 @@
+/** Whether the picture on the sheet is of the design as it is now; told at once, before words and handles are drawn anew. */
+export class Currency {
+  private current = false;
+  private readonly listeners = new Set<(current: boolean) => void>();
+
+  set(current: boolean): void {
+    this.current = current;
+    for (const listener of this.listeners) listener(current);
+  }
+
+  /** Tells the present state and every later one; answers a function that ends this. */
+  watch(listener: (current: boolean) => void): () => void {
+    this.listeners.add(listener);
+    listener(this.current);
+    return () => void this.listeners.delete(listener);
+  }
+}

@@ -11,10 +11,12 @@ interface PartTileProps {
   readonly part: Part;
   readonly picture: ImageBitmap | undefined;
   readonly chosen: boolean;
+  /** The sheet's ground, so that pale parts show as they do on it; null for none. */
+  readonly ground: string | null;
 }
 
 /** One part: its picture, which chooses it, and what can be done with it. */
-export const PartTile = memo(function PartTile({ part, picture, chosen }: PartTileProps) {
+export const PartTile = memo(function PartTile({ part, picture, chosen, ground }: PartTileProps) {
   const { choose } = useEditing();
   const canvas = useRef<HTMLCanvasElement>(null);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part.id });
@@ -42,7 +44,13 @@ export const PartTile = memo(function PartTile({ part, picture, chosen }: PartTi
           chosen ? "border-2 border-words" : "border-hairline hover:border-quiet"
         }`}
       >
-        <canvas ref={canvas} width={104} height={104} className={`size-full ${part.visible ? "" : "opacity-25"}`} />
+        <canvas
+          ref={canvas}
+          width={104}
+          height={104}
+          className={`size-full rounded-[4px] ${part.visible ? "" : "opacity-25"}`}
+          style={{ background: ground ?? "#FFFFFF" }}
+        />
         <span className="absolute right-0.5 bottom-0.5 flex gap-0.5 text-[#2B2140]">
           {!part.visible && <EyeOff size={13} />}
           {part.locked && <Lock size={13} />}

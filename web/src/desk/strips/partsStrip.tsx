@@ -20,6 +20,7 @@ export function PartsStrip() {
   const { edit } = useEditing();
   const chosen = useDesk((state) => state.chosen);
   const pictures = usePartPictures();
+  const { report } = usePicture();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -52,7 +53,13 @@ export function PartsStrip() {
         <SortableContext items={topFirst.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ul className="flex flex-col gap-2">
             {topFirst.map((part) => (
-              <PartTile key={part.id} part={part} picture={pictures.get(part.id)} chosen={part.id === chosen} />
+              <PartTile
+                key={part.id}
+                part={part}
+                picture={pictures.get(part.id)}
+                chosen={part.id === chosen}
+                ground={report?.sheet.ground ?? null}
+              />
             ))}
           </ul>
         </SortableContext>

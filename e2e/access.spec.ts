@@ -31,6 +31,7 @@ for (const colorScheme of ["light", "dark"] as const) {
 
 for (const colorScheme of ["light", "dark"] as const) {
   test(`axe finds nothing while a motif is made, ${colorScheme}`, async ({ page }) => {
+    test.slow();
     await page.emulateMedia({ colorScheme });
     const desk = new Desk(page);
     await desk.open("plaster-fan");
@@ -94,7 +95,7 @@ test("from the wall to a coloured rosette and its file by the keyboard alone", a
   await tabTo(/^Reorder rule 1/);
   await press("n");
   await expect(page.getByRole("menuitem", { name: "petal" })).toBeFocused();
-  for (const next of ["ellipse", "disc"]) {
+  for (const next of ["leaf", "drop", "ellipse", "disc"]) {
     await press("ArrowDown");
     await expect(page.getByRole("menuitem", { name: next })).toBeFocused();
   }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
-import { buildScene, indexUnder, matrixAt, ringUnder, type Matrix, type Placements } from "../src";
+import { buildScene, indexUnder, matrixAt, numberUnder, type Matrix, type Placements } from "../src";
 import { ringSpacing } from "../src/rules/ring";
 import { turnSpan } from "../src/rules/turn";
 import { stepMatrix } from "../src/rules/step";
@@ -149,7 +149,8 @@ describe("ring", () => {
     expect(placements.count).toBe(36);
     const perRing = [0, 0, 0];
     for (let copy = 0; copy < 36; copy++)
-      perRing[ringUnder(placements, 0, copy)] = (perRing[ringUnder(placements, 0, copy)] ?? 0) + 1;
+      perRing[numberUnder(placements, 0, "rings", copy)] =
+        (perRing[numberUnder(placements, 0, "rings", copy)] ?? 0) + 1;
     expect(perRing).toEqual([6, 12, 18]);
   });
 

@@ -42,7 +42,7 @@ export type ColorValue = string;
 export interface CycleFill {
   readonly kind: "cycle";
   readonly colors: readonly ColorValue[];
-  /** What is counted: "index", "ring", or "rule:N" with N counted from 1. */
+  /** What is counted: "index", "ring", "row", "column", or "rule:N" with N counted from 1. */
   readonly by: string;
 }
 

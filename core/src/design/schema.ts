@@ -99,7 +99,10 @@ function fill() {
       ? exactly({
           kind: string().required().oneOf(["cycle"]),
           colors: array(color().required()).min(1).max(100).required(),
-          by: string().matches(/^(index|ring|rule:[1-9]\d?)$/, "must be index, ring or rule:N, rules counted from 1"),
+          by: string().matches(
+            /^(index|ring|row|column|rule:[1-9]\d?)$/,
+            "must be index, ring, row, column or rule:N, rules counted from 1",
+          ),
         })
       : color().nullable(),
   );

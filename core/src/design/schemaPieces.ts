@@ -105,7 +105,8 @@ export function color() {
   });
 }
 
-function pairOf(limits: Limits) {
+/** An object with x and y. */
+export function pairOf(limits: Limits) {
   return exactly({ x: numberValue(limits).required(), y: numberValue(limits).required() });
 }
 

@@ -82,6 +82,24 @@ export interface NestedMotif extends StoredFields {
   readonly at?: Partial<PlaceValue>;
 }
 
+/** The two sides of a free lattice's cell. */
+export interface LatticeSidesValue {
+  readonly a: PairValue;
+  readonly b: PairValue;
+}
+
+export const ALTERNATIONS = ["none", "flip", "turn"] as const;
+/** What is done to every other column or row. */
+export type Alternation = (typeof ALTERNATIONS)[number];
+
+export interface AlternateValue {
+  readonly columns?: Alternation;
+  readonly rows?: Alternation;
+}
+
+/** How copies grow along a spiral: in proportion to the radius, or from the first to the last. */
+export type SpiralSizeValue = "radius" | { readonly from: NumberValue; readonly to: NumberValue };
+
 /** Fields that hold more than a number, a pair or a choice. */
 export type StructureValue =
   | readonly DrawnPathValue[]
@@ -91,4 +109,7 @@ export type StructureValue =
   | readonly NumberValue[]
   | readonly NestedMotif[]
   | TextLineValue
-  | SvgSourceValue;
+  | SvgSourceValue
+  | LatticeSidesValue
+  | AlternateValue
+  | Exclude<SpiralSizeValue, string>;

@@ -3,7 +3,7 @@ import type { Problem } from "../design/problem";
 import type { Resolver } from "../design/resolver";
 import type { Path } from "../geometry/path";
 import { NO_SURROUNDINGS, type Drawing, type Surroundings } from "./drawing";
-import type { MotifHandle } from "./handles";
+import type { NumberHandle } from "./handles";
 
 /** A kind of motif. Adding one is a file with one of these and a line in the list. */
 export interface MotifDefinition {
@@ -34,7 +34,7 @@ export interface PreparedMotif {
   readonly uses: readonly string[];
   readonly needs: MotifNeeds;
   /** Its numbers as handles, in its own space. */
-  handles: () => readonly MotifHandle[];
+  handles: () => readonly NumberHandle[];
   /** Draws it in millimetres, in its own space. */
   draw: (surroundings: Surroundings) => Drawing;
 }
@@ -46,7 +46,7 @@ interface MotifParts<T> {
   readonly open?: true;
   /** Draws the outline in millimetres: foot at the origin growing up, or centred where the kind is round. */
   outline: (values: T, surroundings: Surroundings) => Path | Drawing;
-  handles?: (values: T) => readonly MotifHandle[];
+  handles?: (values: T) => readonly NumberHandle[];
   uses?: (values: T) => readonly string[];
   needs?: (values: T) => Partial<MotifNeeds>;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */

@@ -1,7 +1,7 @@
 import { directionOf, polar, type Point } from "../geometry/point";
 
-/** A number of a motif as something to pull, in the motif's own space. */
-export interface MotifHandle {
+/** A number of a motif or a rule as something to pull, in its own space. */
+export interface NumberHandle {
   /** The field it sets. */
   readonly field: string;
   readonly at: Point;
@@ -12,7 +12,7 @@ export interface MotifHandle {
 }
 
 /** A length measured from a point in a direction (degrees); `times` is how much of the length the handle stands at. */
-export function lengthHandle(field: string, from: Point, direction: number, length: number, times = 1): MotifHandle {
+export function lengthHandle(field: string, from: Point, direction: number, length: number, times = 1): NumberHandle {
   const unit = polar(1, direction);
   return {
     field,
@@ -23,7 +23,7 @@ export function lengthHandle(field: string, from: Point, direction: number, leng
 }
 
 /** A number from 0 at one point to 1 at another. */
-export function shareHandle(field: string, from: Point, to: Point, share: number): MotifHandle {
+export function shareHandle(field: string, from: Point, to: Point, share: number): NumberHandle {
   const dx = to.x - from.x;
   const dy = to.y - from.y;
   return {
@@ -35,7 +35,7 @@ export function shareHandle(field: string, from: Point, to: Point, share: number
 }
 
 /** A direction about the origin, at a radius. Keeps the turn nearest to the present one. */
-export function angleHandle(field: string, radius: number, degrees: number): MotifHandle {
+export function angleHandle(field: string, radius: number, degrees: number): NumberHandle {
   return {
     field,
     at: polar(radius, degrees),
@@ -48,7 +48,7 @@ export function angleHandle(field: string, radius: number, degrees: number): Mot
 }
 
 /** A count of equal steps around: the handle stands one step on from the start. */
-export function countHandle(field: string, radius: number, start: number, count: number, steps = 1): MotifHandle {
+export function countHandle(field: string, radius: number, start: number, count: number, steps = 1): NumberHandle {
   const at = start + (360 / count) * steps;
   return {
     field,

@@ -96,7 +96,8 @@ function multiplyInto(target: Float64Array, offset: number, outer: Matrix, inner
 function repeat(number: number, group: Placements, transforms: Transforms, own: Transforms): Placements {
   const copies = transforms.matrices.length / MATRIX_STRIDE;
   const product = fullProduct(group, transforms, copies);
-  const spans = [...group.spans, { number, copies, groupSize: sizeOfProduct(group), rings: transforms.rings ?? null }];
+  const { rings = null, rows = null, columns = null } = transforms;
+  const spans = [...group.spans, { number, copies, groupSize: sizeOfProduct(group), rings, rows, columns }];
   const kept = own.omits ? keptSlots(group, own, copies) : null;
   if (!kept && !group.slots) return { ...product, spans, slots: null };
   const slots = kept ?? Uint32Array.from({ length: product.count }, (_, copy) => copy);

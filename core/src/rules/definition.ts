@@ -5,6 +5,7 @@ import type { Box } from "../geometry/box";
 import type { Matrix } from "../geometry/matrix";
 import type { Point } from "../geometry/point";
 import type { SymmetryProbe } from "../geometry/symmetry";
+import type { NumberHandle } from "../motif/handles";
 
 /** The transforms T₀ … Tₘ₋₁ of one rule. */
 export interface Transforms {
@@ -14,6 +15,9 @@ export interface Transforms {
   readonly rise?: Float64Array;
   readonly zScale?: Float64Array;
   readonly rings?: Uint32Array;
+  /** The row and the column each transform stands in, where there are any. */
+  readonly rows?: Uint32Array;
+  readonly columns?: Uint32Array;
   /** Whether the image of a copy under transform j would only repeat what is there and is left out. */
   omits?: (j: number, copy: Matrix) => boolean;
 }
@@ -31,7 +35,9 @@ export type Mark =
   | { readonly kind: "fixedPoint"; readonly at: Point }
   | { readonly kind: "radius"; readonly field: string; readonly radii: Point; readonly start: number }
   | { readonly kind: "mirror"; readonly through: Point; readonly angle: number }
-  | { readonly kind: "wedge"; readonly pivot: Point; readonly from: number; readonly to: number };
+  | { readonly kind: "wedge"; readonly pivot: Point; readonly from: number; readonly to: number }
+  /** Shows nothing: tells where the rule's own handles stand. */
+  | { readonly kind: "space" };
 
 /** How the copies of a rule go round: whether they fill the span they are meant to. */
 export interface SpanReport {
@@ -53,6 +59,8 @@ export interface PreparedRule {
   transforms: (group: Group) => Transforms;
   marks: (group: Group) => readonly Mark[];
   span: () => SpanReport | null;
+  /** Its numbers as handles, in the space of the group it repeats. */
+  handles: () => readonly NumberHandle[];
 }
 
 /** A kind of rule. Adding one is a file with one of these and a line in the list. */
@@ -69,9 +77,12 @@ interface RuleParts<T> {
   transforms: (values: T, group: Group) => Transforms;
   marks?: (values: T, group: Group) => readonly Mark[];
   span?: (values: T) => SpanReport;
+  handles?: (values: T) => readonly NumberHandle[];
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
   conflicts?: (values: T) => readonly Problem[];
 }
+
+const SPACE: Mark = { kind: "space" };
 
 export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinition {
   return {
@@ -86,7 +97,8 @@ export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinitio
         key: JSON.stringify([parts.kind, values]),
         copies: parts.copies(values),
         transforms: (group) => parts.transforms(values, group),
-        marks: (group) => parts.marks?.(values, group) ?? [],
+        marks: (group) => [...(parts.marks?.(values, group) ?? []), ...(parts.handles ? [SPACE] : [])],
+        handles: () => parts.handles?.(values) ?? [],
         span: () => parts.span?.(values) ?? null,
       };
     },

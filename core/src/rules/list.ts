@@ -1,11 +1,14 @@
 import type { RuleDefinition } from "./definition";
+import { border } from "./border";
+import { grid } from "./grid";
 import { reflect } from "./reflect";
 import { ring } from "./ring";
+import { spiral } from "./spiral";
 import { step } from "./step";
 import { turn } from "./turn";
 
 /** Every kind of rule, in the order they are offered. */
-export const RULES: readonly RuleDefinition[] = [turn, reflect, step, ring];
+export const RULES: readonly RuleDefinition[] = [turn, reflect, step, ring, spiral, grid, border];
 
 const byKind = new Map(RULES.map((definition) => [definition.kind, definition]));
 

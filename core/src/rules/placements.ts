@@ -11,6 +11,9 @@ export interface RuleSpan {
   readonly groupSize: number;
   /** For rules that lay several rings: the ring each of its copies is on. */
   readonly rings: Uint32Array | null;
+  /** For rules that lay rows and columns: those each of its copies stands in. */
+  readonly rows: Uint32Array | null;
+  readonly columns: Uint32Array | null;
 }
 
 /**
@@ -56,7 +59,10 @@ export function indexUnder(placements: Placements, rule: number, copy: number): 
   return Math.floor((placements.slots?.[copy] ?? copy) / span.groupSize) % span.copies;
 }
 
-/** The number of the ring a copy stands on under one rule; 0 where the rule lays no rings. */
-export function ringUnder(placements: Placements, rule: number, copy: number): number {
-  return placements.spans[rule]?.rings?.[indexUnder(placements, rule, copy)] ?? 0;
+/** What a rule counts its copies by beside their own order. */
+export type Counting = "rings" | "rows" | "columns";
+
+/** The ring, row or column a copy stands in under one rule; 0 where the rule lays none. */
+export function numberUnder(placements: Placements, rule: number, counting: Counting, copy: number): number {
+  return placements.spans[rule]?.[counting]?.[indexUnder(placements, rule, copy)] ?? 0;
 }

@@ -179,7 +179,9 @@ export function LiveNumber(props: LiveNumberProps) {
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      className={`touch-none rounded px-0.5 font-mono text-[14px] whitespace-nowrap select-none hover:bg-live-ground aria-invalid:decoration-wavy ${
+      className={`touch-none rounded px-0.5 font-mono text-[14px] select-none hover:bg-live-ground aria-invalid:decoration-wavy ${
+        formula === undefined ? "whitespace-nowrap" : "wrap-anywhere"
+      } ${
         follows ? "text-quiet" : "text-live"
       } ${pullable ? "cursor-ew-resize" : "cursor-text"} underline decoration-dotted decoration-1 underline-offset-[5px]`}
     >

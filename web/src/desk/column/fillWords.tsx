@@ -32,6 +32,8 @@ export function FillWords({ label, fill, palette, rules, onChange, onName }: Fil
   const orders = [
     { value: "index", words: "copy by copy" },
     { value: "ring", words: "ring by ring" },
+    { value: "row", words: "row by row" },
+    { value: "column", words: "column by column" },
     ...rules.map((kind, index) => ({ value: `rule:${index + 1}`, words: `by the ${kind} (rule ${index + 1})` })),
   ];
   return (

@@ -1,6 +1,9 @@
 import type { ComponentType } from "react";
+import { BorderSentence } from "./borderSentence";
+import { GridSentence } from "./gridSentence";
 import { ReflectSentence } from "./reflectSentence";
 import { RingSentence } from "./ringSentence";
+import { SpiralSentence } from "./spiralSentence";
 import { StepSentence } from "./stepSentence";
 import { TurnSentence } from "./turnSentence";
 
@@ -15,5 +18,8 @@ export const RULE_WORDS: Readonly<Record<string, RuleWords>> = {
   turn: { promise: "copies around a point, closing the circle", Sentence: TurnSentence },
   reflect: { promise: "a mirror image across a line", Sentence: ReflectSentence },
   step: { promise: "each copy turned, scaled and moved from the last", Sentence: StepSentence },
+  spiral: { promise: "copies wound outwards, evenly, growing or as seeds", Sentence: SpiralSentence },
+  grid: { promise: "copies in columns and rows, or a plane group", Sentence: GridSentence },
+  border: { promise: "a frieze along a line", Sentence: BorderSentence },
   ring: { promise: "copies set on a circle or an ellipse", Sentence: RingSentence },
 };

@@ -3,8 +3,7 @@ import { FieldNumber } from "../fields/fieldNumber";
 import { FieldPair } from "../fields/fieldPair";
 import { More } from "../fields/more";
 import { useFields } from "../fields/fieldsContext";
-
-const FACES = { out: "out", in: "in", along: "along the ring", fixed: "one way" };
+import { FACE_WORDS } from "./faceWords";
 
 export function RingSentence() {
   const { radius } = useFields().stored;
@@ -12,7 +11,7 @@ export function RingSentence() {
   return (
     <>
       <b>Ring</b> of <FieldNumber of="count" /> at radius <FieldPair of="radius" apart="as an ellipse" />, facing{" "}
-      <FieldChoice of="face" words={FACES} />
+      <FieldChoice of="face" words={FACE_WORDS} />
       {elliptic && (
         <>
           , spaced evenly by <FieldChoice of="spacing" />

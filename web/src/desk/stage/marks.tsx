@@ -17,6 +17,7 @@ import { NestedHandles } from "./nestedHandles";
 import { PivotHandle } from "./pivotHandle";
 import { usePicture } from "./pictureContext";
 import { WalkedPath } from "./walk/walkReplay";
+import { RuleHandles } from "./ruleHandles";
 import { RadiusHandle } from "./radiusHandle";
 
 /** What lies over the picture: guides, the source's outline, wedges, mirrors, and the handles. */
@@ -147,6 +148,7 @@ function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps)
       );
     }
     case "pivot":
+    case "space":
       return null;
   }
 }
@@ -164,5 +166,6 @@ function HandleOf({ part, placed }: { part: PartOf; placed: PlacedMark }) {
   const { mark } = placed;
   if (mark.kind === "pivot") return <PivotHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "radius") return <RadiusHandle part={part} placed={placed} mark={mark} />;
+  if (mark.kind === "space") return <RuleHandles part={part} rule={placed.rule} toSheet={placed.toSheet} />;
   return null;
 }

@@ -12,8 +12,11 @@ import {
   type Field,
   type Matrix,
   type Motif,
-  type MotifHandle,
+  type NumberHandle,
+  type FieldTable,
+  type FieldValue,
   type Point,
+  type Rule,
 } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import type { FieldOwner } from "@/store/edits/owners";
@@ -42,14 +45,39 @@ export function MotifHandles({ part, owner, motif, toSheet, taken }: MotifHandle
   const definition = motifOf(motif.kind);
   const prepared = definition?.prepare(motif, resolver, "");
   if (!definition || !prepared || resolver.problems.length > 0) return null;
-  return spreadOut(prepared.handles(), toSheet, view?.scale ?? 1, taken).map((handle) => (
-    <NumberHandle
+  const handles = spreadOut(prepared.handles(), toSheet, view?.scale ?? 1, taken);
+  return (
+    <NumberHandles
+      part={part}
+      owner={owner}
+      handles={handles}
+      fields={definition.fields}
+      stored={motif}
+      toSheet={toSheet}
+    />
+  );
+}
+
+interface NumberHandlesProps {
+  readonly part: string;
+  readonly owner: FieldOwner;
+  readonly handles: readonly NumberHandle[];
+  readonly fields: FieldTable;
+  readonly stored: Motif | Rule;
+  readonly toSheet: Matrix;
+}
+
+/** Numbers of a motif or a rule, each on a drop. */
+export function NumberHandles({ part, owner, handles, fields, stored, toSheet }: NumberHandlesProps) {
+  return handles.map((handle) => (
+    <NumberDrop
       key={handle.field}
       part={part}
       owner={owner}
       handle={handle}
-      field={definition.fields[handle.field]}
-      stored={motif[handle.field]}
+      field={fields[handle.field.split(".")[0] ?? ""]}
+      stored={stored[handle.field.split(".")[0] ?? ""]}
+      whose={owner === "motif" || (typeof owner === "object" && !("rule" in owner)) ? "motif" : stored.kind}
       toSheet={toSheet}
     />
   ));
@@ -59,13 +87,13 @@ export function MotifHandles({ part, owner, motif, toSheet, taken }: MotifHandle
 const APART = 15;
 
 function spreadOut(
-  handles: readonly MotifHandle[],
+  handles: readonly NumberHandle[],
   toSheet: Matrix,
   scale: number,
   taken: readonly Point[],
-): MotifHandle[] {
+): NumberHandle[] {
   const places = [...taken];
-  const kept: MotifHandle[] = [];
+  const kept: NumberHandle[] = [];
   for (const handle of handles) {
     const at = apply(toSheet, handle.at);
     if (places.some((place) => distance(place, at) * scale < APART)) continue;
@@ -75,19 +103,21 @@ function spreadOut(
   return kept;
 }
 
-interface NumberHandleProps extends Omit<MotifHandlesProps, "motif" | "taken"> {
-  readonly handle: MotifHandle;
+interface NumberDropProps extends Omit<MotifHandlesProps, "motif" | "taken"> {
+  readonly handle: NumberHandle;
   readonly field: Field | undefined;
-  readonly stored: unknown;
+  readonly stored: FieldValue | undefined;
+  /** What it is called after: "motif", or the kind of the rule. */
+  readonly whose: string;
 }
 
-function NumberHandle({ part, owner, handle, field, stored, toSheet }: NumberHandleProps) {
+function NumberDrop({ part, owner, handle, field, stored, whose, toSheet }: NumberDropProps) {
   const { edit } = useEditing();
   const { words, rounded, nudge } = useLengthWords();
   const pullFormula = usePulledFormula();
   const back = invert(toSheet);
   if (!back) return null;
-  const isNumber = field?.type === "number" || field?.type === "following";
+  const isNumber = field?.type === "number" || field?.type === "following" || field?.type === "pair";
   const tidy = (value: number) => {
     if (!isNumber) return Math.max(0.01, rounded(value));
     const grained = field.quantity === "length" ? rounded(value) : Number(value.toFixed(field.whole ? 0 : 2));
@@ -99,10 +129,11 @@ function NumberHandle({ part, owner, handle, field, stored, toSheet }: NumberHan
   };
   const onSheet = apply(toSheet, handle.at);
   const turn = directionOf(onSheet, apply(toSheet, polar(1, handle.direction, handle.at)));
-  const name = handle.field.replace("on.", "");
+  const [outer = "", inner] = handle.field.split(".");
+  const name = field?.type === "pair" ? outer : (inner ?? outer);
   return (
     <Handle
-      label={`${name} of the motif`}
+      label={`${name} of the ${whose}`}
       at={onSheet}
       telling={`${name} ${tell(tidy(handle.pull(handle.at)))}`}
       nudge={nudge}
@@ -110,12 +141,22 @@ function NumberHandle({ part, owner, handle, field, stored, toSheet }: NumberHan
         const value = tidy(handle.pull(apply(back, to)));
         const change = `${name} → ${tell(value)}`;
         if (typeof stored === "string") return pullFormula(name, stored, value, change, gesture);
-        edit(setField(part, owner, handle.field, value, change, `${part}/${handle.field}/${gesture}`));
+        const key = `${part}/${handle.field}/${gesture}`;
+        if (field?.type !== "pair") return edit(setField(part, owner, handle.field, value, change, key));
+        edit(setField(part, owner, outer, withSide(stored, inner, value), change, key));
       }}
     >
       <DropMark turn={turn} small />
     </Handle>
   );
+}
+
+/** A pair with one of its two numbers changed; one number that stands for both stays one unless a side is named. */
+function withSide(stored: FieldValue | undefined, side: string | undefined, value: number): FieldValue {
+  if (side === undefined) return value;
+  const both = typeof stored === "number" || typeof stored === "string" ? { x: stored, y: stored } : null;
+  const pair = both ?? (typeof stored === "object" && "x" in stored && "y" in stored ? stored : { x: value, y: value });
+  return { x: pair.x ?? value, y: pair.y ?? value, [side]: value };
 }
 
 /** Where a cutout or a member stands in the motif it belongs to. */

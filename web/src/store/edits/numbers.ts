@@ -107,6 +107,9 @@ const WORDS = new Set([
   "part",
   "source",
   "styles",
+  "lattice",
+  "group",
+  "alternate",
   "notes",
   "color",
 ]);
@@ -125,7 +128,7 @@ function forEachFormula({ sheet, numbers, guides, parts }: Design | Draft<Design
 function visitFormulas(holder: object, visit: Visitor): void {
   const entries: [string, unknown][] = Object.entries(holder);
   for (const [key, value] of entries) {
-    if (WORDS.has(key)) continue;
+    if (WORDS.has(key) || (key === "size" && value === "radius")) continue;
     if (typeof value === "string") visit(value, holder, key);
     else if (typeof value === "object" && value !== null) visitFormulas(value, visit);
   }

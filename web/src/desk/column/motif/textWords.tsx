@@ -168,7 +168,7 @@ function RaiseWords({ text }: { text: string }) {
             aria-pressed={chosen === index}
             aria-label={`Letter ${index + 1}, ${letter}${raise[index] ? ", raised" : ""}`}
             onClick={() => setChosen(chosen === index ? null : index)}
-            className="h-6 min-w-5 rounded border border-hairline text-[15px] aria-pressed:border-words aria-pressed:bg-page"
+            className="h-6 min-w-6 rounded border border-hairline text-[15px] aria-pressed:border-words aria-pressed:bg-page"
             style={raise[index] ? { color: "var(--live)" } : {}}
           >
             {letter}

@@ -138,7 +138,7 @@ function StepRow({ id, row, steps, change }: StepRowProps) {
         {...attributes}
         {...listeners}
         aria-label={`Move step ${id + 1}`}
-        className="cursor-grab touch-none rounded text-quiet hover:text-words"
+        className="grid size-6 shrink-0 cursor-grab touch-none place-items-center rounded text-quiet hover:text-words"
       >
         <GripVertical size={14} />
       </button>

@@ -2,7 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { boxOfPath, buildScene, designResolver, MOTIFS, type Path } from "../src";
 import { circleSegments } from "../src/geometry/arc";
-import { pieceOf, pointAt, type Cubic } from "../src/geometry/cubic";
+import { pieceOf, pointAt, tangentAt, type Cubic } from "../src/geometry/cubic";
 import { areaOfPath, segmentsOf, subpathOf } from "../src/geometry/path";
 import { partDesign } from "./testDesign";
 
@@ -142,6 +142,14 @@ describe("motifs", () => {
     const box = boxOfPath(leaf);
     expect([box.top, box.bottom].map((side) => Math.round(side * 1e9) / 1e9)).toEqual([-40, 0]);
     expect(box.right + box.left).toBeGreaterThan(15);
+    // The outline runs on smoothly where it is widest.
+    const [up, down] = [leaf.flatMap(segmentsOf).slice(0, 2), leaf.flatMap(segmentsOf).slice(2, 4)];
+    for (const [first, second] of [up, down]) {
+      if (!first || !second) throw new Error("a side is missing");
+      const [into, out] = [tangentAt(first, 1), tangentAt(second, 0)];
+      expect(into.x * out.y - into.y * out.x).toBeCloseTo(0, 9);
+      expect(into.x * out.x + into.y * out.y).toBeCloseTo(1, 9);
+    }
     const drop = outlineOf({ kind: "drop", length: 40, width: 20 });
     expect(boxOfPath(drop)).toEqual({ left: -10, top: -40, right: 10, bottom: 0 });
     const below = drop.flatMap(segmentsOf).flatMap((segment) => [0, 0.25, 0.5, 0.75].map((t) => pointAt(segment, t)));

@@ -26,10 +26,16 @@ export const leaf = defineMotif({
       const share = -y / length;
       return { x: x + 4 * bow * share * (1 - share), y };
     };
+    /** A handle leans as its node does, so that the outline stays smooth there. */
+    const handle = (node: Point, end: Point): Point => {
+      const slope = (-4 * bow * (1 + (2 * node.y) / length)) / length;
+      const at = lean(node);
+      return { x: at.x + end.x - node.x + slope * (end.y - node.y), y: end.y };
+    };
     const segments = petalSegments({ length, width, widest: WIDEST, tip, foot: 0 });
     return [
       subpathOf(
-        segments.map(([a, b, c, d]): Cubic => [lean(a), lean(b), lean(c), lean(d)]),
+        segments.map(([a, b, c, d]): Cubic => [lean(a), handle(a, b), handle(d, c), lean(d)]),
         true,
       ),
     ];

@@ -11,7 +11,11 @@ import { build as buildWeb } from "vite";
 const root = fileURLToPath(new URL("..", import.meta.url));
 
 const TARGETS = {
-  cli: { result: "cli/dist/make.js", sources: ["core/src", "host/src", "cli/src"], run: () => bundleNode("cli", ["make"]) },
+  cli: {
+    result: "cli/dist/make.js",
+    sources: ["core/src", "host/src", "cli/src"],
+    run: () => bundleNode("cli", ["make"]),
+  },
   server: {
     result: "server/dist/main.js",
     sources: ["core/src", "host/src", "server/src"],

@@ -58,7 +58,7 @@ describe("freehand strokes", () => {
   test("one may have a width and a colour of its own", () => {
     const strokes = [trembling(0), trembling(0).map(([x, y, p]): [number, number, number] => [x, y + 30, p])];
     const motif = { kind: "freehand", strokes, styles: [null, { width: 9, color: "#C8442B" }], width: 2 };
-    const pieces = buildScene(partDesign(motif)).parts[0]?.geometry.pieces ?? [];
+    const pieces = buildScene(partDesign(motif)).parts[0]?.geometry.shapes[0]?.pieces ?? [];
     expect(pieces.map(({ fill }) => fill)).toEqual(["finish", { own: "#C8442B" }]);
     const heights = pieces.map(({ path }) => boxOfPath(path)).map(({ top, bottom }) => bottom - top);
     expect(heights[1]).toBeGreaterThan((heights[0] ?? 0) + 3);

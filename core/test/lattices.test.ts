@@ -13,7 +13,7 @@ import {
   type CellShape,
   type Matrix,
 } from "../src";
-import { inSheet } from "../src/rules/grid";
+import { inSheet } from "../src/rules/gridLayout";
 import { cellForGroup, inCell } from "../src/rules/lattice";
 import { partDesign } from "./testDesign";
 

@@ -1,13 +1,16 @@
 import { describe, expect, test } from "@jest/globals";
-import { buildScene, indexUnder, matrixAt, numberUnder, type Matrix, type Placements } from "../src";
+import { buildScene, indexUnder, matrixAt, numberUnder, type LinkReport, type Matrix, type Placements } from "../src";
 import { ringSpacing } from "../src/rules/ring";
-import { turnSpan } from "../src/rules/turn";
 import { stepMatrix } from "../src/rules/step";
 import { fixedPoint } from "../src/geometry/matrix";
 import { partDesign } from "./testDesign";
 
 /** A shape with no symmetry of its own: a petal standing askew. */
 const ASKEW = { kind: "petal", at: { x: 7, turn: 20 } };
+
+function linksOf(rule: object): readonly LinkReport[] {
+  return buildScene(partDesign(ASKEW, [rule])).parts[0]?.geometry.links.get(0) ?? [];
+}
 
 function placementsOf(motif: object, rules: readonly object[], more: object = {}): Placements {
   const [part] = buildScene(partDesign(motif, rules, more)).parts;
@@ -32,10 +35,11 @@ describe("turn", () => {
   });
 
   test("14 × 25° is 350°, 10° short of a full circle; a count alone closes it", () => {
-    expect(turnSpan(14, 25)).toEqual({ count: 14, spacing: 25, span: 350, short: 10 });
-    expect(turnSpan(7, undefined).short).toBe(0);
-    expect(turnSpan(7, 360 / 7).short).toBe(0);
-    expect(turnSpan(15, 25).short).toBe(-15);
+    const turned = (fields: object) => linksOf({ kind: "turn", ...fields })[0];
+    expect(turned({ count: 14, angle: 25 })).toMatchObject({ count: 14, spacing: 25, span: 350, short: 10 });
+    expect(turned({ count: 7 })?.short).toBe(0);
+    expect(turned({ count: 7, angle: 360 / 7 })?.short).toBe(0);
+    expect(turned({ count: 15, angle: 25 })?.short).toBe(-15);
   });
 
   test("turns about the pivot: the pivot stays, given as a point or as a place in the box", () => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { boxOfGeometry, buildScene, colorIndexer, countCoinciding, SceneBuilder, type Design } from "../src";
+import { boxOfGeometry, buildScene, colorAt, countCoinciding, SceneBuilder, type Design } from "../src";
 import { designWith, partDesign } from "./testDesign";
 
 function two(change: object = {}): Design {
@@ -77,8 +77,8 @@ describe("paint", () => {
     const part = onlyPart(
       partDesign({ kind: "petal", at: { x: 3, turn: 5 } }, rules, { finish: { fill: { kind: "cycle", colors, by } } }),
     );
-    const indexer = colorIndexer(part.finish.fill ?? { kind: "flat", color: "#000000" }, part.geometry.placements);
-    return Array.from({ length: part.geometry.placements.count }, (_, copy) => indexer(copy));
+    const colorOf = colorAt(part.finish.fill ?? { kind: "flat", color: "#000000" }, part.geometry.placements);
+    return Array.from({ length: part.geometry.placements.count }, (_, copy) => colors.indexOf(colorOf(copy)));
   };
 
   test("cycles by the running index, by ring, and by the index under one rule", () => {
@@ -97,8 +97,8 @@ describe("paint", () => {
 
 describe("copies that coincide", () => {
   const coincidingIn = (motif: object, rules: readonly object[]) => {
-    const { path, placements } = onlyPart(partDesign(motif, rules)).geometry;
-    return countCoinciding(path, placements);
+    const { shapes, placements } = onlyPart(partDesign(motif, rules)).geometry;
+    return countCoinciding(shapes, placements);
   };
 
   test("are counted, the motif's symmetry included", () => {

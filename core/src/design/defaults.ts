@@ -4,6 +4,7 @@ import {
   FORMAT,
   type ColorValue,
   type CycleFill,
+  type RampFill,
   type Design,
   type FillValue,
   type Finish,
@@ -36,7 +37,10 @@ interface PartFile extends Partial<Omit<Part, "at" | "rules" | "join" | "finish"
   };
 }
 
-type FillFile = ColorValue | (Omit<CycleFill, "by"> & { readonly by?: string });
+type FillFile =
+  | ColorValue
+  | (Omit<CycleFill, "by"> & { readonly by?: CycleFill["by"] })
+  | (Omit<RampFill, "by"> & { readonly by?: RampFill["by"] });
 
 export const SHEET_DEFAULT: Sheet = { width: 200, height: 200, unit: "mm", margin: 10, ground: "#FFFFFF" };
 export const JOIN_DEFAULT: Join = { trimToWedge: false };
@@ -60,6 +64,7 @@ export function newPart(id: string, name: string, motif: Motif): Part {
     motif,
     cutouts: [],
     rules: [],
+    oneEach: false,
     join: JOIN_DEFAULT,
     finish: FINISH_DEFAULT,
   };
@@ -90,6 +95,7 @@ function fillPart(file: PartFile): Part {
       ...withoutFieldDefaults(rule, ruleOf(rule.kind)?.fields),
       on: rule.on ?? true,
     })),
+    oneEach: file.oneEach ?? false,
     cutouts: (file.cutouts ?? []).map(fillMotif),
     join: { trimToWedge: file.join?.trimToWedge ?? JOIN_DEFAULT.trimToWedge },
     finish: {
@@ -109,7 +115,8 @@ function fillMotif(motif: Motif): Motif {
 }
 
 function fillIn(fill: FillFile): FillValue {
-  return typeof fill === "string" ? fill : { ...fill, by: fill.by ?? "index" };
+  if (typeof fill === "string") return fill;
+  return fill.kind === "cycle" ? { ...fill, by: fill.by ?? "index" } : { ...fill, by: fill.by ?? "index" };
 }
 
 /** Whether a field's stored value says no more than its default does. */

@@ -1,3 +1,4 @@
+import type { RampBy } from "../finish/paint";
 import type { NumberValue } from "../formula/numbers";
 import type { PairValue, PlaceValue, StoredFields } from "./field";
 import type { NestedMotif } from "./structures";
@@ -46,7 +47,20 @@ export interface CycleFill {
   readonly by: string;
 }
 
-export type FillValue = ColorValue | CycleFill;
+/** A colour at a place of a ramp, 0…1. */
+export interface StopValue {
+  readonly at: NumberValue;
+  readonly color: ColorValue;
+}
+
+/** Colours mixed along the copies: by number, by distance or direction from the sheet's centre, or as rules say. */
+export interface RampFill {
+  readonly kind: "ramp";
+  readonly stops: readonly StopValue[];
+  readonly by: RampBy;
+}
+
+export type FillValue = ColorValue | CycleFill | RampFill;
 
 export interface LineValue {
   /** Millimetres in the motif's own size: a smaller copy has a thinner line. */
@@ -87,6 +101,8 @@ export interface Part {
   /** Taken from the motif before any rule, in its own space. */
   readonly cutouts: readonly Motif[];
   readonly rules: readonly Rule[];
+  /** Whether copies that only repeat another are left out. */
+  readonly oneEach: boolean;
   readonly join: Join;
   readonly finish: Finish;
 }

@@ -9,3 +9,4 @@ export const OPACITY: Limits = { min: 0, max: 1, whole: false };
 export const GUIDE_PLACE: Limits = { min: -10_000, max: 10_000, whole: false };
 export const GUIDE_ANGLE: Limits = { min: -3_600, max: 3_600, whole: false };
 export const GUIDE_POINTS: Limits = { min: 2, max: 1_000, whole: true };
+export const STOP: Limits = { min: 0, max: 1, whole: false };

@@ -82,6 +82,20 @@ export interface TextField extends FieldOf<string> {
   readonly longest: number;
 }
 
+/** A formula computed for each copy, with the named numbers it uses at their present values. */
+export interface CopyFormula {
+  readonly text: string;
+  readonly numbers: Readonly<Record<string, number>>;
+}
+
+/** A formula over what a copy knows of itself; null leaves the copies as they are. */
+export interface FormulaField extends FieldOf<CopyFormula | null> {
+  readonly type: "formula";
+  readonly quantity: Quantity;
+  /** What it may ask of a copy. */
+  readonly names: readonly string[];
+}
+
 /** A list or an object of its own shape: nodes, steps, strokes, other motifs. */
 export interface StructureField {
   readonly type: "structure";
@@ -92,7 +106,7 @@ export interface StructureField {
 }
 
 export type Field =
-  NumberField | FollowingField | PairField | ChoiceField | ToggleField | PivotField | TextField | StructureField;
+  NumberField | FollowingField | PairField | ChoiceField | ToggleField | PivotField | TextField | FormulaField | StructureField;
 
 /** The fields of a definition by name, in the order they are told. */
 export type FieldTable = Readonly<Record<string, Field>>;
@@ -101,8 +115,8 @@ export function isNumberValue(value: unknown): value is NumberValue {
   return typeof value === "number" || typeof value === "string";
 }
 
-function isPair(value: FieldValue | undefined): value is PairValue {
-  return typeof value === "object" && "x" in value && "y" in value;
+export function isPair(value: FieldValue | undefined): value is PairValue {
+  return typeof value === "object" && "x" in value && "y" in value && !("kind" in value);
 }
 
 function isBoxPivot(value: FieldValue | undefined): value is BoxPivotValue {
@@ -185,6 +199,17 @@ export function text(standard: string, longest: number): TextField {
     default: standard,
     longest,
     resolve: (stored) => (typeof stored === "string" ? stored : standard),
+  };
+}
+
+export function formula(quantity: Quantity, names: readonly string[]): FormulaField {
+  return {
+    type: "formula",
+    quantity,
+    names,
+    default: null,
+    resolve: (stored, resolver, path) =>
+      isNumberValue(stored) ? resolver.copyFormula(String(stored), names, path) : null,
   };
 }
 

@@ -50,6 +50,8 @@ export interface ResolvedPart {
   readonly motifAt: Matrix;
   readonly cutouts: readonly PlacedMotif[];
   readonly trimToWedge: boolean;
+  /** Whether copies that only repeat another are left out. */
+  readonly oneEach: boolean;
   readonly rules: readonly ActiveRule[];
   /** The whole part's place, after every rule. */
   readonly at: Matrix;
@@ -67,6 +69,8 @@ export interface ResolvedDesign {
   readonly parts: readonly ResolvedPart[];
   /** The named numbers that have a value. */
   readonly numbers: ReadonlyMap<string, number>;
+  /** What is wrong outside the parts. */
+  readonly ownProblems: readonly Problem[];
   /** Everything that is wrong, the parts' problems included. */
   readonly problems: readonly Problem[];
 }
@@ -87,8 +91,9 @@ export function resolveDesign(design: Design): ResolvedDesign {
   const guides = design.guides.map((guide, index) => resolveGuide(guide, resolver, `guides[${index}]`));
   const parts = design.parts.map((part, index) => resolvePart(part, designResolver(scope), palette, `parts[${index}]`));
   checkUses(parts);
-  const problems = [...numbers.problems, ...resolver.problems, ...parts.flatMap((part) => part.problems)];
-  return { sheet: resolvedSheet, guides, parts, numbers: numbers.values, problems };
+  const ownProblems = [...numbers.problems, ...resolver.problems];
+  const problems = [...ownProblems, ...parts.flatMap((part) => part.problems)];
+  return { sheet: resolvedSheet, guides, parts, numbers: numbers.values, ownProblems, problems };
 }
 
 function resolveGuide(guide: Guide, resolver: Resolver, path: string): ResolvedGuide {
@@ -146,11 +151,12 @@ function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string
     motifAt: motif.at,
     cutouts: part.cutouts.map((cutout, index) => resolver.motif(cutout, `${path}.cutouts[${index}]`)),
     trimToWedge: part.join.trimToWedge,
+    oneEach: part.oneEach,
     rules: resolveRules(part.rules, resolver, `${path}.rules`),
     at: resolvePlace(part.at, resolver, `${path}.at`),
     finish: resolveFinish(part.finish, palette, resolver, `${path}.finish`),
     blend: part.finish.blend,
-    report: (field: string, message: string) => resolver.report(`${path}.${field}`, message),
+    report: (field: string, message: string) => resolver.report(field === "" ? path : `${path}.${field}`, message),
     problems: resolver.problems,
   };
   checkCopies(resolved.rules, resolver, `${path}.rules`);

@@ -1,5 +1,7 @@
 import type { Scope } from "../formula/compile";
 import type { NumberValue } from "../formula/numbers";
+import { readCopyFormula } from "./copyFormula";
+import type { CopyFormula } from "./field";
 import { valueOf, type Limits } from "./limits";
 import type { PlacedMotif } from "../motif/placedMotif";
 import type { Problem } from "./problem";
@@ -25,6 +27,14 @@ export class Resolver {
     if ("value" in outcome) return outcome.value;
     this.report(path, outcome.trouble);
     return Number.isFinite(limits.min) ? limits.min : 0;
+  }
+
+  /** A formula to be computed for each copy: read, and its named numbers looked up. */
+  copyFormula(text: string, names: readonly string[], path: string): CopyFormula | null {
+    const outcome = readCopyFormula(text, names, this.scope);
+    if ("text" in outcome) return outcome;
+    this.report(path, outcome.trouble);
+    return null;
   }
 
   motif(stored: NestedMotif, path: string): PlacedMotif {

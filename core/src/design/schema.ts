@@ -1,5 +1,6 @@
 import { array, boolean, lazy, mixed, string, ValidationError, type ISchema } from "yup";
 import { nameTrouble } from "../formula/numbers";
+import { RAMP_BY } from "../finish/paint";
 import { MOTIFS, motifOf } from "../motif/list";
 import { RULES, ruleOf } from "../rules/list";
 import { BLENDS, CAPS, FORMAT, JOINS, ROLES } from "./design";
@@ -13,6 +14,7 @@ import {
   OPACITY,
   SHEET_MARGIN,
   SHEET_SIDE,
+  STOP,
 } from "./designLimits";
 import {
   LONGEST_NAME,
@@ -93,19 +95,29 @@ function kindTest(kinds: readonly string[]) {
   };
 }
 
+const cycle = exactly({
+  kind: string().required().oneOf(["cycle", "ramp"]),
+  colors: array(color().required()).min(1).max(100).required(),
+  by: string().matches(
+    /^(index|ring|row|column|rule:[1-9]\d?)$/,
+    "must be index, ring, row, column or rule:N, rules counted from 1",
+  ),
+});
+
+const ramp = exactly({
+  kind: string().required().oneOf(["ramp"]),
+  stops: array(exactly({ at: numberValue(STOP).required(), color: color().required() }))
+    .min(1)
+    .max(100)
+    .required(),
+  by: string().oneOf(RAMP_BY),
+});
+
 function fill() {
-  return lazy((value: unknown) =>
-    isRecord(value)
-      ? exactly({
-          kind: string().required().oneOf(["cycle"]),
-          colors: array(color().required()).min(1).max(100).required(),
-          by: string().matches(
-            /^(index|ring|row|column|rule:[1-9]\d?)$/,
-            "must be index, ring, row, column or rule:N, rules counted from 1",
-          ),
-        })
-      : color().nullable(),
-  );
+  return lazy((value: unknown) => {
+    if (!isRecord(value)) return color().nullable();
+    return value.kind === "ramp" ? ramp : cycle;
+  });
 }
 
 const line = exactly({
@@ -157,6 +169,7 @@ const part = exactly({
       { on: boolean() },
     ),
   ).max(MOST_RULES),
+  oneEach: boolean(),
   join: join.default(undefined),
   finish: finish.default(undefined),
   solid: onlyDefault({}),

@@ -13,6 +13,7 @@ import {
 import { compileFormula, type Scope } from "../formula/compile";
 import { FormulaError } from "../formula/formulaError";
 import type { NumberValue } from "../formula/numbers";
+import { readCopyFormula } from "./copyFormula";
 import { colorTrouble } from "./colors";
 import { BOX_SHARE_LIMITS, isNumberValue, PIVOT_LIMITS, type Field } from "./field";
 import { valueOf, type Limits } from "./limits";
@@ -83,6 +84,18 @@ export function numberValue(limits: Limits) {
   });
 }
 
+/** A number or a formula that may ask a copy for some names. */
+function copyFormula(names: readonly string[]) {
+  return mixed<NumberValue>().test("formula", function (value: unknown) {
+    if (value === undefined) return true;
+    if (!isNumberValue(value)) return this.createError({ message: "must be a number or a formula" });
+    const { scope, brokenNumbers } = contextOf(this);
+    if (usesBrokenNumber(value, brokenNumbers)) return true;
+    const outcome = readCopyFormula(String(value), names, scope);
+    return "text" in outcome || this.createError({ message: outcome.trouble });
+  });
+}
+
 /** A plain number, where a formula makes no sense. */
 export function plainNumber() {
   return mixed<number>().test(
@@ -125,6 +138,8 @@ export function fieldSchema(field: Field): ISchema<unknown> {
       return boolean();
     case "text":
       return words(field.longest);
+    case "formula":
+      return copyFormula(field.names);
     case "structure":
       return field.schema();
     case "pivot":

@@ -107,6 +107,8 @@ export type StructureValue =
   | readonly StrokeValue[]
   | readonly (StrokeStyle | null)[]
   | readonly NumberValue[]
+  | readonly string[]
+  | NestedMotif
   | readonly NestedMotif[]
   | TextLineValue
   | SvgSourceValue

@@ -1,31 +1,87 @@
 import type { ResolvedPart } from "./resolve";
+import { MOST_COPIES } from "./most";
 
-type Using = Pick<ResolvedPart, "id" | "motif" | "cutouts" | "report">;
+type Using = Pick<ResolvedPart, "id" | "motif" | "cutouts" | "rules" | "report">;
+type Follower = Pick<ResolvedPart, "motif" | "cutouts" | "rules">;
 
-/** Ids of the parts a part follows, each once. */
-export function usesOf({ motif, cutouts }: Pick<ResolvedPart, "motif" | "cutouts">): string[] {
-  return [...new Set([...motif.uses, ...cutouts.flatMap((cutout) => cutout.motif.uses)])];
+/** The name of the sheet where a part's id may stand too. */
+export const SHEET = "sheet";
+
+/** Another part that a part follows, and the field that names it. */
+export interface Use {
+  readonly id: string;
+  readonly field: string;
+}
+
+/** The parts a part follows, each once; fields that name none yet are passed over. */
+export function usesOf({ motif, cutouts, rules }: Follower): Use[] {
+  const all = [
+    ...motif.uses.map((id) => ({ id, field: "motif" })),
+    ...cutouts.flatMap((cutout, index) => cutout.motif.uses.map((id) => ({ id, field: `cutouts[${index}]` }))),
+    ...rules.flatMap(({ number, prepared }) => prepared.uses.map((id) => ({ id, field: `rules[${number}]` }))),
+  ].filter(({ id }) => id !== SHEET && id !== "");
+  return all.filter(({ id }, index) => all.findIndex((use) => use.id === id) === index);
+}
+
+/** Ids of the parts whose paint a part takes. */
+export function wornBy({ motif, cutouts, rules }: Follower): string[] {
+  return [
+    ...motif.wears,
+    ...cutouts.flatMap((cutout) => cutout.motif.wears),
+    ...rules.flatMap(({ prepared }) => prepared.wears),
+  ];
+}
+
+/** Whether a part follows the sheet's size. */
+export function isFollowingSheet({ rules }: Follower): boolean {
+  return rules.some(({ prepared }) => prepared.uses.includes(SHEET));
 }
 
 /** Notes parts that follow one that is not there, and parts that follow each other in a circle. */
 export function checkUses(parts: readonly Using[]): void {
   const byId = new Map(parts.map((part) => [part.id, part]));
   for (const part of parts) {
-    for (const used of usesOf(part)) {
-      if (!byId.has(used)) part.report("motif", `follows “${used}”, and there is no part of that id; choose another`);
+    for (const { id, field } of usesOf(part)) {
+      if (!byId.has(id)) {
+        part.report(field, `follows “${id}”, and there is no part of that id; choose another`);
+      }
     }
     const circle = circleFrom(part, byId, [part.id]);
-    if (circle) part.report("motif", `follows itself in a circle: ${circle.join(" → ")}; choose another line`);
+    if (circle) {
+      part.report(circle.field, `follows itself in a circle: ${circle.ids.join(" → ")}; choose another part`);
+    }
   }
+  checkNested(parts, byId);
 }
 
-function circleFrom(part: Using, byId: ReadonlyMap<string, Using>, trail: readonly string[]): readonly string[] | null {
-  for (const used of usesOf(part)) {
-    if (used === trail[0]) return [...trail, used];
-    const next = byId.get(used);
-    if (!next || trail.includes(used)) continue;
-    const circle = circleFrom(next, byId, [...trail, used]);
-    if (circle) return circle;
+interface Circle {
+  readonly ids: readonly string[];
+  /** The field it begins at. */
+  readonly field: string;
+}
+
+function circleFrom(part: Using, byId: ReadonlyMap<string, Using>, trail: readonly string[]): Circle | null {
+  for (const { id, field } of usesOf(part)) {
+    if (id === trail[0]) return { ids: [...trail, id], field };
+    const next = byId.get(id);
+    if (!next || trail.includes(id)) continue;
+    const circle = circleFrom(next, byId, [...trail, id]);
+    if (circle) return { ids: circle.ids, field };
   }
   return null;
+}
+
+/** Notes parts that are motifs of parts that are motifs …, and come to too many copies together. */
+function checkNested(parts: readonly Using[], byId: ReadonlyMap<string, Using>): void {
+  const copiesOf = (part: Using, trail: readonly string[]): number => {
+    const own = part.rules.reduce((product, { prepared }) => product * prepared.copies, 1);
+    const inner = part.motif.wears.map((id) => byId.get(id));
+    const within = inner.map((next) => (next && !trail.includes(next.id) ? copiesOf(next, [...trail, next.id]) : 1));
+    return own * Math.max(1, ...within);
+  };
+  for (const part of parts) {
+    const copies = copiesOf(part, [part.id]);
+    if (part.motif.wears.length === 0 || copies <= MOST_COPIES) continue;
+    part.report("motif", `comes to ${copies.toLocaleString("en")} pieces with this part as its motif; at most 200,000`);
+  }
 }

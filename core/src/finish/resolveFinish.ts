@@ -1,7 +1,7 @@
 import { paletteNameOf } from "../design/colors";
 import type { Cap, ColorValue, FillValue, Finish, LineJoin, LineValue } from "../design/design";
 import type { Resolver } from "../design/resolver";
-import { DASH, LINE_WIDTH, OPACITY } from "../design/designLimits";
+import { DASH, LINE_WIDTH, OPACITY, STOP } from "../design/designLimits";
 import type { Paint } from "./paint";
 
 export interface ResolvedLine {
@@ -28,9 +28,9 @@ export function resolveFinish(
   resolver: Resolver,
   path: string,
 ): ResolvedFinish {
-  const paint = (fill: FillValue) => resolvePaint(fill, palette);
+  const paint = (fill: FillValue, at: string) => resolvePaint(fill, palette, resolver, at);
   return {
-    fill: finish.fill === null ? null : paint(finish.fill),
+    fill: finish.fill === null ? null : paint(finish.fill, `${path}.fill`),
     line: finish.line && resolveLine(finish.line, paint, resolver, `${path}.line`),
     opacity: resolver.number(finish.opacity, OPACITY, `${path}.opacity`),
   };
@@ -38,21 +38,33 @@ export function resolveFinish(
 
 function resolveLine(
   line: LineValue,
-  paint: (fill: FillValue) => Paint,
+  paint: (fill: FillValue, at: string) => Paint,
   resolver: Resolver,
   path: string,
 ): ResolvedLine {
   return {
     width: resolver.number(line.width, LINE_WIDTH, `${path}.width`),
-    paint: paint(line.paint),
+    paint: paint(line.paint, `${path}.paint`),
     cap: line.cap,
     join: line.join,
     dash: line.dash.map((length, index) => resolver.number(length, DASH, `${path}.dash[${index}]`)),
   };
 }
 
-function resolvePaint(fill: FillValue, palette: ReadonlyMap<string, string>): Paint {
+function resolvePaint(
+  fill: FillValue,
+  palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
+): Paint {
   if (typeof fill === "string") return { kind: "flat", color: resolveColor(fill, palette) };
+  if (fill.kind === "ramp") {
+    const stops = fill.stops.map(({ at, color }, index) => ({
+      at: resolver.number(at, STOP, `${path}.stops[${index}].at`),
+      color: resolveColor(color, palette),
+    }));
+    return { kind: "ramp", stops, by: fill.by };
+  }
   return { kind: "cycle", colors: fill.colors.map((color) => resolveColor(color, palette)), by: fill.by };
 }
 

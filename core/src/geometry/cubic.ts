@@ -52,6 +52,17 @@ export function tangentAt(cubic: Cubic, t: number): Point {
   return chord === 0 ? { x: 0, y: 0 } : { x: (p3.x - p0.x) / chord, y: (p3.y - p0.y) / chord };
 }
 
+/** How fast the direction turns at parameter t, radians a millimetre, clockwise on the sheet above 0: (x'y'' − y'x'') / |c'|³. */
+export function curvatureAt(cubic: Cubic, t: number): number {
+  if (isStraight(cubic)) return 0;
+  const [p0, p1, p2, p3] = cubic;
+  const first = derivativeAt(cubic, t);
+  const bend = (a: number, b: number, c: number, d: number) => 6 * ((1 - t) * (c - 2 * b + a) + t * (d - 2 * c + b));
+  const second = { x: bend(p0.x, p1.x, p2.x, p3.x), y: bend(p0.y, p1.y, p2.y, p3.y) };
+  const speed = Math.hypot(first.x, first.y);
+  return speed < 1e-9 ? 0 : (first.x * second.y - first.y * second.x) / speed ** 3;
+}
+
 /** The piece between two parameters, exact (blossoming: de Casteljau with mixed parameters). */
 export function pieceOf(cubic: Cubic, from: number, to: number): Cubic {
   if (isStraight(cubic)) return straight(pointAt(cubic, from), pointAt(cubic, to));

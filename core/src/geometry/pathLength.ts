@@ -1,4 +1,4 @@
-import { derivativeAt, isStraight, pointAt, tangentAt, type Cubic } from "./cubic";
+import { curvatureAt, derivativeAt, isStraight, pieceOf, pointAt, tangentAt, type Cubic } from "./cubic";
 import { segmentsOf, type Subpath } from "./path";
 import { distance, type Point } from "./point";
 
@@ -9,6 +9,8 @@ const INTERVALS = 64;
 export interface PlaceOnPath {
   readonly point: Point;
   readonly tangent: Point;
+  /** How fast the direction turns, radians a millimetre, clockwise above 0. */
+  readonly curvature: number;
 }
 
 /** A run that is measured and can be asked for the place at any length along it. */
@@ -18,6 +20,29 @@ export interface MeasuredPath {
   readonly closed: boolean;
   /** The place so many millimetres from the start; beyond the ends it stays at them, on a closed run it goes round. */
   at: (length: number) => PlaceOnPath;
+}
+
+/** The lengths at which a run's nodes stand, from 0 to its whole length. */
+export function nodeLengths(subpath: Subpath): number[] {
+  const lengths = [0];
+  for (const cubic of segmentsOf(subpath)) lengths.push((lengths.at(-1) ?? 0) + (lengthsOf(cubic).at(-1) ?? 0));
+  return lengths;
+}
+
+/** The run cut into pieces at the given lengths, ascending from 0 to its whole length: one segment between each two. */
+export function cutAtLengths(subpath: Subpath, cuts: readonly number[]): Cubic[] {
+  const segments = segmentsOf(subpath).map((cubic) => ({ cubic, lengths: lengthsOf(cubic) }));
+  const nodes = nodeLengths(subpath);
+  return cuts.slice(1).map((to, index) => {
+    const from = cuts[index] ?? 0;
+    const middle = (from + to) / 2;
+    const at = Math.min(segments.length - 1, Math.max(0, nodes.findLastIndex((length) => length <= middle)));
+    const segment = segments[at];
+    const start = nodes[at] ?? 0;
+    if (!segment) throw new Error("a run without segments was cut");
+    const { cubic, lengths } = segment;
+    return pieceOf(cubic, parameterAt(cubic, lengths, from - start), parameterAt(cubic, lengths, to - start));
+  });
 }
 
 /** Measures a run of cubic segments by its arc length. */
@@ -37,9 +62,10 @@ export function measurePath(subpath: Subpath): MeasuredPath {
       let index = starts.findLastIndex((start) => start <= wanted);
       index = Math.max(0, index);
       const segment = segments[index];
-      if (!segment) return { point: { x: 0, y: 0 }, tangent: { x: 1, y: 0 } };
+      if (!segment) return { point: { x: 0, y: 0 }, tangent: { x: 1, y: 0 }, curvature: 0 };
       const t = parameterAt(segment.cubic, segment.lengths, wanted - (starts[index] ?? 0));
-      return { point: pointAt(segment.cubic, t), tangent: tangentAt(segment.cubic, t) };
+      const { cubic } = segment;
+      return { point: pointAt(cubic, t), tangent: tangentAt(cubic, t), curvature: curvatureAt(cubic, t) };
     },
   };
 }

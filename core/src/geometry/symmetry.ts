@@ -1,6 +1,6 @@
 import { distanceToChord } from "./chordDistance";
 import { flattenPath } from "./flatten";
-import { apply, type Matrix } from "./matrix";
+import { apply, IDENTITY, type Matrix } from "./matrix";
 import { segmentsOf, type Path } from "./path";
 import { pointAt } from "./cubic";
 import type { Point } from "./point";
@@ -27,6 +27,8 @@ export function symmetryProbe(path: Path, tolerance: number): SymmetryProbe {
   return {
     centre: centreOf(runs),
     isSymmetry(matrix) {
+      if (samples.length === 0) return false;
+      if (matrix.every((entry, place) => Math.abs(entry - (IDENTITY[place] ?? 0)) < 1e-9)) return true;
       const key = matrix.map((entry) => Math.round(entry * 1e6)).join();
       const known = remembered.get(key);
       if (known !== undefined) return known;

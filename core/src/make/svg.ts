@@ -1,11 +1,12 @@
 import type { Design } from "../design/design";
 import { MILLIMETRES_PER, type Unit } from "../design/units";
 import { writeDesign } from "../design/write";
-import { colorIndexer, colorsOf, type Paint } from "../finish/paint";
+import { colorAt, type Paint } from "../finish/paint";
 import { buildScene } from "../scene/sceneBuilder";
 import { madeParts } from "../scene/made";
 import type { PartScene, Scene } from "../scene/scene";
 import type { Piece, PieceLine, PiecePaint } from "../motif/drawing";
+import type { Matrix } from "../geometry/matrix";
 import { matrixAt } from "../rules/placements";
 import { decimals } from "./decimals";
 import { DESIGN_NAMESPACE } from "./embedded";
@@ -59,19 +60,27 @@ function inUnit(millimetres: number, unit: Unit): string {
   return decimals(millimetres / MILLIMETRES_PER[unit], OFFSET_PLACES) + unit;
 }
 
-/** A motif once: as one outline, or as a group of pieces that bring their own paint. */
-function motifLines(id: string, { path, pieces }: PartScene["geometry"]): string[] {
-  if (!pieces) return [`<path id="motif-${id}" d="${pathData(path)}"/>`];
-  return [`<g id="motif-${id}">`, ...pieces.map(pieceLine), `</g>`];
+/** Each outline once: as one path, or as a group of pieces that bring their own paint. */
+function motifLines(id: string, { shapes }: PartScene["geometry"]): string[] {
+  return shapes.flatMap(({ path, pieces }, shape) => {
+    const name = motifName(id, shape);
+    if (!pieces) return [`<path id="${name}" d="${pathData(path)}"/>`];
+    return [`<g id="${name}">`, ...pieces.map(pieceLine), `</g>`];
+  });
+}
+
+function motifName(id: string, shape: number): string {
+  return shape === 0 ? `motif-${id}` : `motif-${id}-${shape + 1}`;
 }
 
 /** What a piece leaves to the finish it says nothing of: it inherits that from the copy. */
-function pieceLine({ path, fill, fillRule, line, opacity }: Piece): string {
+function pieceLine({ path, at, fill, fillRule, line, opacity }: Piece): string {
   const painted = (property: "fill" | "stroke", paint: PiecePaint) => {
     if (paint === "finish") return "";
     return paint === null ? ` ${property}="none"` : paintAttributes(property, paint.own);
   };
   const attributes = [
+    at ? attribute("transform", matrixText(at)) : "",
     painted("fill", fill),
     fillRule === "evenodd" ? attribute("fill-rule", fillRule) : "",
     line === null ? "" : painted("stroke", line.paint) + (line.paint === null ? "" : lineAttributes(line)),
@@ -109,29 +118,36 @@ function flat(property: "fill" | "stroke", paint: Paint): string[] {
 function copyLines({ id, geometry, finish }: PartScene): string[] {
   const { placements } = geometry;
   const paints = [
-    ...(finish.fill ? [cycled("fill", finish.fill, placements)] : []),
-    ...(finish.line ? [cycled("stroke", finish.line.paint, placements)] : []),
+    ...(finish.fill ? [changing("fill", finish.fill, placements)] : []),
+    ...(finish.line ? [changing("stroke", finish.line.paint, placements)] : []),
   ];
-  const opacity = finish.opacity === 1 ? "" : attribute("opacity", decimals(finish.opacity, 4));
+  const opacityOf = (copy: number) => {
+    const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);
+    return opacity === 1 ? "" : attribute("opacity", decimals(opacity, 4));
+  };
   return Array.from({ length: placements.count }, (_, copy) => {
-    const [a, b, c, d, e, f] = matrixAt(placements.matrices, copy);
-    const linear = [a, b, c, d].map((entry) => decimals(entry, LINEAR_PLACES));
-    const offset = [e, f].map((entry) => decimals(entry, OFFSET_PLACES));
-    const transform = `matrix(${[...linear, ...offset].join(" ")})`;
+    const transform = matrixText(matrixAt(placements.matrices, copy));
     const paint = paints.map((attributesOf) => attributesOf(copy)).join("");
-    return `<use xlink:href="#motif-${id}" transform="${transform}"${paint}${opacity}/>`;
+    const name = motifName(id, placements.shapeOf?.[copy] ?? 0);
+    return `<use xlink:href="#${name}" transform="${transform}"${paint}${opacityOf(copy)}/>`;
   });
 }
 
-function cycled(
+function matrixText([a, b, c, d, e, f]: Matrix): string {
+  const linear = [a, b, c, d].map((entry) => decimals(entry, LINEAR_PLACES));
+  const offset = [e, f].map((entry) => decimals(entry, OFFSET_PLACES));
+  return `matrix(${[...linear, ...offset].join(" ")})`;
+}
+
+/** A paint that changes from copy to copy; a flat one is said once for all. */
+function changing(
   property: "fill" | "stroke",
   paint: Paint,
   placements: PartScene["geometry"]["placements"],
 ): (copy: number) => string {
   if (paint.kind === "flat") return () => "";
-  const attributes = colorsOf(paint).map((color) => paintAttributes(property, color));
-  const indexOf = colorIndexer(paint, placements);
-  return (copy) => attributes[indexOf(copy)] ?? "";
+  const colorOf = colorAt(paint, placements);
+  return (copy) => paintAttributes(property, colorOf(copy));
 }
 
 /** SVG 1.1 viewers do not know #RRGGBBAA, so opacity stands apart. */

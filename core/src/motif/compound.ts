@@ -34,6 +34,7 @@ export const compound = defineMotif<CompoundValues>({
     ),
   needs: ({ of }) => ({ geometryEngine: true, fonts: of.flatMap(({ motif }) => motif.needs.fonts) }),
   uses: ({ of }) => of.flatMap(({ motif }) => motif.uses),
+  wears: ({ of }) => of.flatMap(({ motif }) => motif.wears),
 });
 
 function isMotifs(stored: FieldValue): stored is readonly NestedMotif[] {

@@ -32,6 +32,8 @@ export interface PreparedMotif {
   readonly key: string;
   /** Ids of the parts whose outlines it follows. */
   readonly uses: readonly string[];
+  /** Ids of the parts whose paint it takes too. */
+  readonly wears: readonly string[];
   readonly needs: MotifNeeds;
   /** Its numbers as handles, in its own space. */
   handles: () => readonly NumberHandle[];
@@ -48,6 +50,7 @@ interface MotifParts<T> {
   outline: (values: T, surroundings: Surroundings) => Path | Drawing;
   handles?: (values: T) => readonly NumberHandle[];
   uses?: (values: T) => readonly string[];
+  wears?: (values: T) => readonly string[];
   needs?: (values: T) => Partial<MotifNeeds>;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
   conflicts?: (values: T) => readonly Problem[];
@@ -67,6 +70,7 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
       return {
         key: JSON.stringify([parts.kind, values]),
         uses: parts.uses?.(values) ?? [],
+        wears: parts.wears?.(values) ?? [],
         needs: { fonts: [], geometryEngine: false, ...parts.needs?.(values) },
         handles: () => parts.handles?.(values) ?? [],
         draw: (surroundings) => asDrawing(parts.outline(values, surroundings)),

@@ -1,6 +1,7 @@
 import type { FillRule } from "../geometry/boolean/operation";
 import type { Cap, LineJoin } from "../design/design";
-import type { Path } from "../geometry/path";
+import type { Matrix } from "../geometry/matrix";
+import { transformPath, type Path } from "../geometry/path";
 
 /** What a piece is painted with: a colour of its own (`#RRGGBB` or `#RRGGBBAA`), the part's finish, or nothing. */
 export type PiecePaint = { readonly own: string } | "finish" | null;
@@ -17,6 +18,8 @@ export interface PieceLine {
 /** One painted piece of a motif that brings colours of its own. */
 export interface Piece {
   readonly path: Path;
+  /** Where it stands in the motif; left out where the path says so itself. Its line is drawn in its own space. */
+  readonly at?: Matrix;
   readonly fill: PiecePaint;
   readonly fillRule: FillRule;
   /** Null where the part's own line is drawn, if it has one. */
@@ -35,10 +38,26 @@ export interface Drawing {
   readonly told: readonly string[];
 }
 
-/** What a motif may ask of the other parts while it is drawn. */
+/** What a motif or a rule may ask of what is around it, all of it as seen from its own space. Millimetres. */
 export interface Surroundings {
-  /** The outline of another part's source as it stands on the sheet, in the asking motif's space; null when it has none. */
+  /** The outline of another part's source as it stands on the sheet; null when it has none. */
   lineOf: (part: string) => Path | null;
+  /** The outlines of all copies of another part. */
+  areaOf: (part: string) => Path | null;
+  /** Another part whole, with its finish, about its own origin. */
+  wholeOf: (part: string) => Drawing | null;
+  /** The sheet's edge. */
+  sheet: () => Path;
 }
 
-export const NO_SURROUNDINGS: Surroundings = { lineOf: () => null };
+export const NO_SURROUNDINGS: Surroundings = {
+  lineOf: () => null,
+  areaOf: () => null,
+  wholeOf: () => null,
+  sheet: () => [],
+};
+
+/** The outline of a piece where it stands. */
+export function pieceOutline({ path, at }: Piece): Path {
+  return at ? transformPath(path, at) : path;
+}

@@ -9,6 +9,7 @@ import { ellipse } from "./ellipse";
 import { freehand } from "./freehand/freehand";
 import { leaf } from "./leaf";
 import { line } from "./line";
+import { part } from "./part";
 import { petal } from "./petal";
 import { polygon } from "./polygon";
 import { rectangle } from "./rectangle";
@@ -41,6 +42,7 @@ export const MOTIFS: readonly MotifDefinition[] = [
   walk,
   text,
   svg,
+  part,
   compound,
 ];
 

@@ -1,37 +1,49 @@
 import { apply, invert, multiply, type Matrix } from "../geometry/matrix";
-import type { Path } from "../geometry/path";
-import { symmetryProbe } from "../geometry/symmetry";
+import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
-import { matrixAt, type Placements } from "./placements";
+import { matrixAt, pickCopies, type Placements } from "./placements";
+import type { Shape } from "./shapes";
 
 /** Side of the cells copies are sorted into by their centre, millimetres. */
 const CELL = TOLERANCE * 16;
 
+/** How many copies only repeat a copy before them, the motif's own symmetry included, within tolerance. */
+export function countCoinciding(shapes: readonly Shape[], placements: Placements): number {
+  return placements.count - distinctCopies(shapes, placements).length;
+}
+
+/** The placements without the copies that only repeat another. */
+export function withoutCoinciding(shapes: readonly Shape[], placements: Placements): Placements {
+  const kept = distinctCopies(shapes, placements);
+  return kept.length === placements.count ? placements : pickCopies(placements, kept);
+}
+
 /**
- * How many copies only repeat a copy before them, the motif's own symmetry included, within
- * tolerance. Copies are sorted by where their centre falls, and compared with those of their cell,
- * and of the next one where their centre is as near to the edge as the tolerance.
+ * The copies that repeat none before them. Copies are sorted by where their centre falls, and compared with
+ * those of their cell, and of the next one where their centre is as near to the edge as the tolerance.
  */
-export function countCoinciding(path: Path, placements: Placements): number {
-  if (path.length === 0) return 0;
-  const symmetry = symmetryProbe(path, TOLERANCE);
-  const distinct = new Map<number, Matrix[]>();
-  let coinciding = 0;
-  for (let copy = 0; copy < placements.count; copy++) {
-    const matrix = matrixAt(placements.matrices, copy);
+function distinctCopies(shapes: readonly Shape[], placements: Placements): Uint32Array {
+  const { count, matrices, shapeOf } = placements;
+  const probes = new Map<number, SymmetryProbe>();
+  const distinct = new Map<string | number, Matrix[]>();
+  const kept: number[] = [];
+  for (let copy = 0; copy < count; copy++) {
+    const shape = shapeOf?.[copy] ?? 0;
+    const symmetry = probes.get(shape) ?? symmetryProbe(shapes[shape]?.path ?? [], TOLERANCE);
+    probes.set(shape, symmetry);
+    const matrix = matrixAt(matrices, copy);
     const { x, y } = apply(matrix, symmetry.centre);
+    const keyOf = (cell: number) => (shape === 0 ? cell : `${shape}/${cell}`);
     const isRepeat = (cell: number) =>
-      distinct.get(cell)?.some((other) => isSameCopy(other, matrix, symmetry.isSymmetry)) ?? false;
-    if (cellsAround(x, y).some(isRepeat)) {
-      coinciding += 1;
-      continue;
-    }
-    const cell = cellKey(Math.floor(x / CELL), Math.floor(y / CELL));
+      distinct.get(keyOf(cell))?.some((other) => isSameCopy(other, matrix, symmetry.isSymmetry)) ?? false;
+    if (cellsAround(x, y).some(isRepeat)) continue;
+    kept.push(copy);
+    const cell = keyOf(cellKey(Math.floor(x / CELL), Math.floor(y / CELL)));
     const others = distinct.get(cell);
     if (others) others.push(matrix);
     else distinct.set(cell, [matrix]);
   }
-  return coinciding;
+  return Uint32Array.from(kept);
 }
 
 /** The cells within tolerance of a point: one, or up to four beside an edge. */

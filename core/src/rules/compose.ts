@@ -1,10 +1,14 @@
-import type { Path } from "../geometry/path";
 import { IDENTITY, multiply, type Matrix } from "../geometry/matrix";
 import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
+import type { Surroundings } from "../motif/drawing";
 import { boxOfCopies } from "./boxOfCopies";
 import type { Group, Mark, PreparedRule, Transforms } from "./definition";
-import { matrixAt, MATRIX_STRIDE, sourcePlacement, type Placements } from "./placements";
+import type { LinkReport } from "./linkedNumbers";
+import { mostCopiesCheck } from "./mostCopies";
+import { matrixAt, MATRIX_STRIDE, pickCopies, sourcePlacement, type Placements } from "./placements";
+import { placingTrouble } from "./ruleTrouble";
+import { reshapeCopies, reshapeMotifs, type Shape } from "./shapes";
 
 /** A mark of one rule, with the map from the rule's own space to the sheet. */
 export interface PlacedMark {
@@ -20,26 +24,55 @@ export interface ActiveRule {
   readonly prepared: PreparedRule;
 }
 
+/** Where every copy stands, and the outlines they have. */
+export interface Composition {
+  readonly placements: Placements;
+  /** The motif first where no rule has reshaped it. */
+  readonly shapes: readonly Shape[];
+  readonly marks: readonly PlacedMark[];
+  /** For each rule, by its number in the part, its numbers that hang together. */
+  readonly links: ReadonlyMap<number, readonly LinkReport[]>;
+  /** What the person should know, in words. */
+  readonly told: readonly string[];
+}
+
+/** Copies under way from rule to rule. */
+interface Stage {
+  readonly placements: Placements;
+  readonly shapes: readonly Shape[];
+}
+
 /**
  * Applies rules in order: Sₖ = { Tⱼ · p : j = 0 … m−1, p ∈ Sₖ₋₁ }, all of copy 0 first. `whole` sets
- * the finished part on the sheet and is folded into the last rule.
+ * the finished part on the sheet and is folded into the last rule. Throws a RuleTrouble.
  */
 export function composeRules(
   rules: readonly ActiveRule[],
-  path: Path,
+  motif: Shape,
   whole: Matrix,
-): { placements: Placements; marks: readonly PlacedMark[] } {
-  const symmetry = once(() => symmetryProbe(path, TOLERANCE));
-  let placements = sourcePlacement(rules.length === 0 ? whole : IDENTITY);
-  const stages: { rule: number; marks: readonly Mark[]; first: Matrix }[] = [];
-  rules.forEach(({ number, prepared }, index) => {
-    const group = groupOf(placements, path, symmetry);
+  surroundings: Surroundings,
+): Composition {
+  const symmetry = once(() => symmetryProbe(motif.path, TOLERANCE));
+  const told: string[] = [];
+  const links = new Map<number, readonly LinkReport[]>();
+  let stage: Stage = { placements: sourcePlacement(rules.length === 0 ? whole : IDENTITY), shapes: [motif] };
+  const marked: { rule: number; marks: readonly Mark[]; first: Matrix }[] = [];
+  const apply = ({ number, prepared }: ActiveRule, index: number) => {
+    const after = index === rules.length - 1 ? whole : IDENTITY;
+    const group = groupOf(stage, symmetry, surroundings, told);
+    if (prepared.adjust) {
+      const adjusted = prepared.adjust(stage.placements);
+      stage = { ...stage, placements: { ...adjusted, matrices: movedMatrices(adjusted.matrices, after) } };
+      return;
+    }
     const transforms = prepared.transforms(group);
-    stages.push({ rule: number, marks: prepared.marks(group), first: matrixAt(transforms.matrices, 0) });
-    const last = index === rules.length - 1;
-    placements = repeat(number, placements, last ? moved(transforms, whole) : transforms, transforms);
-  });
-  return { placements, marks: placeMarks(stages, whole) };
+    mostCopiesCheck((transforms.matrices.length / MATRIX_STRIDE) * stage.placements.count);
+    links.set(number, prepared.links(group));
+    marked.push({ rule: number, marks: prepared.marks(group), first: matrixAt(transforms.matrices, 0) });
+    stage = repeat(number, stage, transforms, after);
+  };
+  rules.forEach((rule, index) => placingTrouble(`rules[${rule.number}]`, () => apply(rule, index)));
+  return { ...stage, marks: placeMarks(marked, whole), links, told };
 }
 
 /** A rule's marks are shown where the source stands: carried on by the first copy of every later rule. */
@@ -56,8 +89,21 @@ function placeMarks(
   return placed;
 }
 
-function groupOf(placements: Placements, path: Path, symmetry: () => SymmetryProbe): Group {
-  return { box: once(() => boxOfCopies(path, placements)), symmetry };
+function groupOf(
+  { placements, shapes }: Stage,
+  symmetry: () => SymmetryProbe,
+  surroundings: Surroundings,
+  told: string[],
+): Group {
+  return {
+    count: placements.count,
+    box: once(() => boxOfCopies(shapes, placements)),
+    symmetry,
+    surroundings,
+    tell: (words) => {
+      if (!told.includes(words)) told.push(words);
+    },
+  };
 }
 
 function once<T>(compute: () => T): () => T {
@@ -65,11 +111,15 @@ function once<T>(compute: () => T): () => T {
   return () => (known ??= { value: compute() }).value;
 }
 
-function moved(transforms: Transforms, whole: Matrix): Transforms {
-  if (whole.every((entry, place) => entry === IDENTITY[place])) return transforms;
-  const matrices = new Float64Array(transforms.matrices.length);
-  multiplyInto(matrices, 0, whole, transforms.matrices);
-  return { ...transforms, matrices };
+function isIdentity(matrix: Matrix): boolean {
+  return matrix.every((entry, place) => entry === IDENTITY[place]);
+}
+
+function movedMatrices(matrices: Float64Array, by: Matrix): Float64Array {
+  if (isIdentity(by)) return matrices;
+  const moved = new Float64Array(matrices.length);
+  multiplyInto(moved, 0, by, matrices);
+  return moved;
 }
 
 /** Writes `outer · p` for every placement p of a flat array, from an offset on. */
@@ -92,16 +142,38 @@ function multiplyInto(target: Float64Array, offset: number, outer: Matrix, inner
   }
 }
 
-/** The product of one rule with the group it repeats. `own` has the transforms without the part's place. */
-function repeat(number: number, group: Placements, transforms: Transforms, own: Transforms): Placements {
-  const copies = transforms.matrices.length / MATRIX_STRIDE;
-  const product = fullProduct(group, transforms, copies);
-  const { rings = null, rows = null, columns = null } = transforms;
-  const spans = [...group.spans, { number, copies, groupSize: sizeOfProduct(group), rings, rows, columns }];
+/** The product of one rule with the group it repeats; `after` is where the part is set once it is whole. */
+function repeat(number: number, { placements: group, shapes }: Stage, own: Transforms, after: Matrix): Stage {
+  const copies = own.matrices.length / MATRIX_STRIDE;
+  const { reshape, rings = null, rows = null, columns = null } = own;
+  const inner = reshape?.space === "group" ? { ...group, matrices: identities(group.count) } : group;
+  const matrices = movedMatrices(own.matrices, after);
+  const shaped = !reshape
+    ? { shapes, shapeOf: repeated(group.shapeOf, copies) }
+    : (reshape.space === "motif" ? reshapeMotifs : reshapeCopies)(reshape, copies, group, shapes);
+  const span = { number, copies, groupSize: sizeOfProduct(group), rings, rows, columns };
   const kept = own.omits ? keptSlots(group, own, copies) : null;
-  if (!kept && !group.slots) return { ...product, spans, slots: null };
+  const product: Placements = {
+    ...fullProduct(inner, { ...own, matrices }, copies),
+    shapeOf: shaped.shapeOf,
+    spans: [...group.spans, span],
+    slots: null,
+  };
+  if (!kept && !group.slots) return { placements: product, shapes: shaped.shapes };
   const slots = kept ?? Uint32Array.from({ length: product.count }, (_, copy) => copy);
-  return { ...pick(product, slots), spans, slots: slots.map((copy) => fullSlot(group, copy)) };
+  const placements = { ...pickCopies(product, slots), slots: slots.map((copy) => fullSlot(group, copy)) };
+  return { placements, shapes: shaped.shapes };
+}
+
+function identities(count: number): Float64Array {
+  const matrices = new Float64Array(count * MATRIX_STRIDE);
+  for (let copy = 0; copy < count; copy++) matrices.set(IDENTITY, copy * MATRIX_STRIDE);
+  return matrices;
+}
+
+function repeated(shapeOf: Uint32Array | null, copies: number): Uint32Array | null {
+  if (!shapeOf) return null;
+  return Uint32Array.from({ length: shapeOf.length * copies }, (_, copy) => shapeOf[copy % shapeOf.length] ?? 0);
 }
 
 /** The number of copies the rules before would have made had none been left out. */
@@ -116,17 +188,25 @@ function fullSlot(group: Placements, copy: number): number {
   return j * sizeOfProduct(group) + (group.slots?.[inner] ?? inner);
 }
 
-function fullProduct(group: Placements, transforms: Transforms, copies: number): Omit<Placements, "spans" | "slots"> {
+function fullProduct(
+  group: Placements,
+  transforms: Transforms,
+  copies: number,
+): Omit<Placements, "spans" | "slots" | "shapeOf"> {
   const count = copies * group.count;
   const matrices = new Float64Array(count * MATRIX_STRIDE);
   for (let j = 0; j < copies; j++) {
     multiplyInto(matrices, j * group.matrices.length, matrixAt(transforms.matrices, j), group.matrices);
   }
+  const combined = (own: Float64Array | undefined, of: Float64Array | null, join: (a: number, b: number) => number) =>
+    combine(of, own, copies, group.count, join);
   return {
     count,
     matrices,
-    rise: combine(group.rise, transforms.rise, copies, group.count, 0, (a, b) => a + b),
-    zScale: combine(group.zScale, transforms.zScale, copies, group.count, 1, (a, b) => a * b),
+    rise: combined(transforms.rise, group.rise, (a, b) => a + b),
+    zScale: combined(transforms.zScale, group.zScale, (a, b) => a * b),
+    opacity: combined(undefined, group.opacity, (a) => a),
+    paint: combined(transforms.paint, transforms.paint ? null : group.paint, (a) => a),
   };
 }
 
@@ -135,13 +215,14 @@ function combine(
   own: Float64Array | undefined,
   copies: number,
   size: number,
-  neutral: number,
-  join: (a: number, b: number) => number,
+  join: (group: number, own: number) => number,
 ): Float64Array | null {
   if (!group && !own) return null;
-  return Float64Array.from({ length: copies * size }, (_, copy) =>
-    join(group?.[copy % size] ?? neutral, own?.[Math.floor(copy / size)] ?? neutral),
-  );
+  return Float64Array.from({ length: copies * size }, (_, copy) => {
+    const inner = group?.[copy % size];
+    const outer = own?.[Math.floor(copy / size)];
+    return inner === undefined || outer === undefined ? (inner ?? outer ?? 0) : join(inner, outer);
+  });
 }
 
 /** The copies that stay when doubled ones are left out; null when all stay. */
@@ -152,13 +233,4 @@ function keptSlots(group: Placements, transforms: Transforms, copies: number): U
     if (!transforms.omits?.(Math.floor(copy / group.count), source)) kept.push(copy);
   }
   return kept.length === copies * group.count ? null : Uint32Array.from(kept);
-}
-
-function pick(product: Omit<Placements, "spans" | "slots">, kept: Uint32Array): Omit<Placements, "spans" | "slots"> {
-  const matrices = new Float64Array(kept.length * MATRIX_STRIDE);
-  kept.forEach((copy, index) => {
-    matrices.set(product.matrices.subarray(copy * MATRIX_STRIDE, (copy + 1) * MATRIX_STRIDE), index * MATRIX_STRIDE);
-  });
-  const take = (values: Float64Array | null) => values && Float64Array.from(kept, (copy) => values[copy] ?? 0);
-  return { count: kept.length, matrices, rise: take(product.rise), zScale: take(product.zScale) };
 }

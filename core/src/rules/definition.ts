@@ -1,11 +1,28 @@
-import { resolveFields, type FieldsOf, type FieldTable, type StoredFields } from "../design/field";
+import { resolveFields, type FieldsOf, type FieldTable, type FieldValue, type StoredFields } from "../design/field";
 import type { Problem } from "../design/problem";
 import type { Resolver } from "../design/resolver";
 import type { Box } from "../geometry/box";
 import type { Matrix } from "../geometry/matrix";
+import type { Path } from "../geometry/path";
 import type { Point } from "../geometry/point";
+import type { Size } from "../geometry/size";
 import type { SymmetryProbe } from "../geometry/symmetry";
+import type { MotifNeeds } from "../motif/definition";
+import type { Surroundings } from "../motif/drawing";
 import type { NumberHandle } from "../motif/handles";
+import type { LinkReport } from "./linkedNumbers";
+import type { Placements } from "./placements";
+
+/**
+ * A rule that changes outlines too: each in the motif's own space, keeping where the copy stands; or where the
+ * copy stands in the group's space, the outline that comes back being in its final place.
+ */
+export interface Reshape {
+  readonly space: "motif" | "group";
+  outline: (path: Path, j: number) => Path;
+  /** Whether pieces of a motif keep their colours; otherwise the part's finish paints the outline as one. */
+  readonly keepsPieces: boolean;
+}
 
 /** The transforms T₀ … Tₘ₋₁ of one rule. */
 export interface Transforms {
@@ -20,13 +37,21 @@ export interface Transforms {
   readonly columns?: Uint32Array;
   /** Whether the image of a copy under transform j would only repeat what is there and is left out. */
   omits?: (j: number, copy: Matrix) => boolean;
+  readonly reshape?: Reshape;
+  /** 0…1 for each transform: where its copies stand along the paint's ramp. */
+  readonly paint?: Float64Array;
 }
 
-/** What a rule may ask about the group it repeats; each is computed when first asked for. */
+/** What a rule may ask about the group it repeats, in the group's space; each is computed when first asked for. */
 export interface Group {
+  /** Copies the rules before have made. */
+  readonly count: number;
   /** The box of everything the rules before have made, millimetres. */
   box: () => Box;
   symmetry: () => SymmetryProbe;
+  readonly surroundings: Surroundings;
+  /** Notes something the person should know, in words. */
+  tell: (words: string) => void;
 }
 
 /** What can be shown and pulled on the ornament, in the space of the group the rule repeats. */
@@ -36,70 +61,108 @@ export type Mark =
   | { readonly kind: "radius"; readonly field: string; readonly radii: Point; readonly start: number }
   | { readonly kind: "mirror"; readonly through: Point; readonly angle: number }
   | { readonly kind: "wedge"; readonly pivot: Point; readonly from: number; readonly to: number }
+  /** The outline of an area: a plane group's asymmetric unit, a lattice's cell. */
+  | { readonly kind: "area"; readonly corners: readonly Point[] }
+  /** The two sides of a free lattice's cell, each to be pulled by its end. */
+  | { readonly kind: "vectors"; readonly a: Point; readonly b: Point }
+  /** A share of a line's length, pulled along it: the line as points, the first at share 0 and the last at 1. */
+  | { readonly kind: "share"; readonly field: string; readonly share: number; readonly line: readonly Point[] }
+  /** The second copy of a step, to be dragged: the pivot it is turned about, a far point of the source, and the step. */
+  | {
+      readonly kind: "second";
+      readonly pivot: Point;
+      readonly tip: Point;
+      readonly turn: number;
+      readonly scale: Point;
+      readonly move: Point;
+    }
   /** Shows nothing: tells where the rule's own handles stand. */
   | { readonly kind: "space" };
-
-/** How the copies of a rule go round: whether they fill the span they are meant to. */
-export interface SpanReport {
-  readonly count: number;
-  /** Degrees from copy to copy. */
-  readonly spacing: number;
-  /** count × spacing, degrees. */
-  readonly span: number;
-  /** Degrees missing to a full circle; negative when over. 0 when it closes. */
-  readonly short: number;
-}
 
 /** A rule whose numbers are known. */
 export interface PreparedRule {
   /** Tells two rules of different effect apart. */
   readonly key: string;
-  /** How many transforms it has. */
+  /** How many transforms it has; the most it can have where that depends on what it meets. */
   readonly copies: number;
+  /** Ids of the parts it follows. */
+  readonly uses: readonly string[];
+  /** Ids of the parts whose paint it takes too. */
+  readonly wears: readonly string[];
+  readonly needs: MotifNeeds;
   transforms: (group: Group) => Transforms;
+  /** For rules that add no copies: the copies as it changes them. */
+  readonly adjust: ((placements: Placements) => Placements) | null;
   marks: (group: Group) => readonly Mark[];
-  span: () => SpanReport | null;
+  /** Its numbers that hang together. */
+  links: (group: Group) => readonly LinkReport[];
   /** Its numbers as handles, in the space of the group it repeats. */
   handles: () => readonly NumberHandle[];
+  /** The rectangle it repeats in without a seam, millimetres; null where there is none. */
+  tile: () => Size | null;
 }
 
 /** A kind of rule. Adding one is a file with one of these and a line in the list. */
 export interface RuleDefinition {
   readonly kind: string;
   readonly fields: FieldTable;
+  /** What a new one has set beside its defaults. */
+  readonly first: FieldChanges;
+  /** The field that names another part, without which it does nothing; null for rules that stand alone. */
+  readonly leads: string | null;
   prepare: (stored: StoredFields, resolver: Resolver, path: string) => PreparedRule;
 }
 
 interface RuleParts<T> {
   readonly kind: string;
   readonly fields: FieldsOf<T>;
+  readonly first?: FieldChanges;
+  readonly leads?: string;
   copies: (values: T) => number;
   transforms: (values: T, group: Group) => Transforms;
+  adjust?: (values: T, placements: Placements) => Placements;
+  uses?: (values: T) => readonly string[];
+  wears?: (values: T) => readonly string[];
+  needs?: (values: T) => Partial<MotifNeeds>;
   marks?: (values: T, group: Group) => readonly Mark[];
-  span?: (values: T) => SpanReport;
+  links?: (values: T, group: Group) => readonly LinkReport[];
   handles?: (values: T) => readonly NumberHandle[];
+  tile?: (values: T) => Size | null;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
   conflicts?: (values: T) => readonly Problem[];
+  /** What tells two rules apart where the values do not say it all. */
+  key?: (values: T) => unknown;
 }
 
 const SPACE: Mark = { kind: "space" };
+
+/** Fields to store together; undefined brings a default back. */
+export type FieldChanges = Readonly<Record<string, FieldValue | undefined>>;
 
 export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinition {
   return {
     kind: parts.kind,
     fields: { ...parts.fields },
+    first: parts.first ?? {},
+    leads: parts.leads ?? null,
     prepare(stored, resolver, path) {
       const values = resolveFields(parts.fields, stored, resolver, path);
       for (const conflict of parts.conflicts?.(values) ?? []) {
         resolver.report(`${path}.${conflict.path}`, conflict.message);
       }
+      const { adjust } = parts;
       return {
-        key: JSON.stringify([parts.kind, values]),
+        key: JSON.stringify([parts.kind, parts.key?.(values) ?? values]),
         copies: parts.copies(values),
+        uses: parts.uses?.(values) ?? [],
+        wears: parts.wears?.(values) ?? [],
+        needs: { fonts: [], geometryEngine: false, ...parts.needs?.(values) },
         transforms: (group) => parts.transforms(values, group),
+        adjust: adjust ? (placements) => adjust(values, placements) : null,
         marks: (group) => [...(parts.marks?.(values, group) ?? []), ...(parts.handles ? [SPACE] : [])],
         handles: () => parts.handles?.(values) ?? [],
-        span: () => parts.span?.(values) ?? null,
+        links: (group) => parts.links?.(values, group) ?? [],
+        tile: () => parts.tile?.(values) ?? null,
       };
     },
   };

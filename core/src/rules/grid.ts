@@ -1,38 +1,37 @@
 import { string } from "yup";
-import { choice, following, number, pair, structure, type FieldValue, type PairValue } from "../design/field";
+import { choice, following, number, pair, structure, text, type FieldValue, type PairValue } from "../design/field";
 import type { Limits } from "../design/limits";
 import type { Resolver } from "../design/resolver";
-import { ALTERNATIONS, type Alternation, type AlternateValue, type LatticeSidesValue } from "../design/structures";
+import { ALTERNATIONS, type AlternateValue, type LatticeSidesValue } from "../design/structures";
 import { exactly, pairOf } from "../design/schemaPieces";
-import { ORIGIN } from "../geometry/point";
+import { ORIGIN, type Point } from "../geometry/point";
+import { multiply, translation } from "../geometry/matrix";
 import { lengthHandle } from "../motif/handles";
-import { IDENTITY, invert, multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
-import { defineRule, type Transforms } from "./definition";
-import { PLANE_GROUPS, PLANE_GROUP_SYMBOLS, type CellOperation, type PlaneGroupSymbol } from "./groups/planeGroups";
-import { cellForGroup, inCell, LATTICES, layoutOf, type Cell, type Lattice } from "./lattice";
+import { defineRule, type Mark, type Transforms } from "./definition";
+import { fillWith } from "./gridFill";
+import { gridLayout, type Alternating, type LayoutValues } from "./gridLayout";
+import { ASYMMETRIC_UNITS } from "./groups/asymmetricUnits";
+import { PLANE_GROUPS, PLANE_GROUP_SYMBOLS } from "./groups/planeGroups";
+import { inCell, LATTICES, type Cell } from "./lattice";
+import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { packMatrices } from "./pack";
+import { tileOf } from "./tile";
 
 const GROUPS = ["none", ...PLANE_GROUP_SYMBOLS] as const;
 
-interface Alternating {
-  readonly columns: Alternation;
-  readonly rows: Alternation;
-}
-
-interface GridValues {
-  readonly lattice: Lattice;
+interface GridValues extends LayoutValues {
   readonly columns: number;
   readonly rows: number;
-  readonly pitch: { readonly x: number; readonly y: number };
-  readonly vectors: Cell | null;
-  readonly shift: number | undefined;
-  readonly alternate: Alternating;
-  readonly group: PlaneGroupSymbol | "none";
+  readonly width: number | undefined;
+  readonly widthSets: "pitch" | "columns";
+  readonly height: number | undefined;
+  readonly heightSets: "pitch" | "rows";
+  readonly fill: string;
 }
 
 /**
- * Copies in columns and rows, centred on the origin, row after row; or a plane group, the motif standing in
- * the group's asymmetric unit and each cell holding all its images.
+ * Copies in columns and rows, centred on the origin, row after row, or over all of the sheet or a part; or a
+ * plane group, the motif standing in the group's asymmetric unit and each cell holding all its images.
  */
 export const grid = defineRule<GridValues>({
   kind: "grid",
@@ -40,7 +39,15 @@ export const grid = defineRule<GridValues>({
     lattice: choice(LATTICES, "square"),
     columns: number("count", 5, { max: 10_000 }),
     rows: number("count", 5, { max: 10_000 }),
+    /** The sheet, or the id of a part, that is filled; columns and rows follow then. */
+    fill: text("", 40),
     pitch: pair("length", { x: 30, y: 30 }, { single: true, min: 0.001 }),
+    /** From the first column to the last. */
+    width: following("length", { min: 0.001 }),
+    widthSets: choice(["pitch", "columns"], "pitch"),
+    /** From the first row to the last. */
+    height: following("length", { min: 0.001 }),
+    heightSets: choice(["pitch", "rows"], "pitch"),
     /** The two sides of a free lattice's cell. */
     vectors: structure<LatticeSidesValue, Cell | null>({
       default: null,
@@ -68,26 +75,45 @@ export const grid = defineRule<GridValues>({
     }),
     group: choice(GROUPS, "none"),
   },
-  copies: ({ columns, rows, group }) => columns * rows * (group === "none" ? 1 : PLANE_GROUPS[group].operations.length),
+  copies: (values) => (values.fill === "" ? columnsOf(values).count * rowsOf(values).count : 1) * imagesOf(values),
+  uses: ({ fill }) => (fill === "" ? [] : [fill]),
+  transforms(values, group) {
+    const layout = gridLayout(sized(values));
+    if (values.fill !== "") return fillWith(layout, values.fill, group);
+    return inRows(layout, columnsOf(values).count, rowsOf(values).count);
+  },
   handles(values) {
-    const { a, b } = cellOf(values);
-    if (values.vectors) return [];
-    const square = values.lattice === "square" || values.lattice === "hex";
+    const { lattice, pitch } = sized(values);
+    const { a, b } = gridLayout(sized(values)).cell;
+    if (values.vectors && usesVectors(values)) return [];
+    const one = !hasOwnRowPitch(values);
+    if (one) return [lengthHandle("pitch", ORIGIN, 90, a.x, 1)];
     return [
-      lengthHandle(square ? "pitch" : "pitch.x", ORIGIN, 90, a.x),
-      ...(square ? [] : [lengthHandle("pitch.y", ORIGIN, 180, values.pitch.y, b.y / values.pitch.y)]),
+      ...(values.width === undefined ? [lengthHandle("pitch.x", ORIGIN, 90, a.x)] : []),
+      ...(values.height === undefined
+        ? [lengthHandle("pitch.y", ORIGIN, 180, pitch.y, lattice === "diamond" ? 0.5 : b.y / pitch.y)]
+        : []),
     ];
   },
-  transforms: (values) => (values.group === "none" ? inLattice(values) : inGroup(values, values.group)),
+  marks(values) {
+    const layout = gridLayout(sized(values));
+    const marks: Mark[] = [];
+    if (values.group !== "none") {
+      const at = values.fill === "" ? firstCell(values, layout) : ORIGIN;
+      const corners = ASYMMETRIC_UNITS[values.group].map(([u, v]) => moved(inCell(layout.cell, u, v), at));
+      marks.push({ kind: "area", corners });
+    }
+    if (usesVectors(values)) marks.push({ kind: "vectors", ...layout.cell });
+    return marks;
+  },
+  links: (values) => (values.fill === "" && !values.vectors ? gridLinks(values) : []),
+  tile(values) {
+    const { a, b } = gridLayout(sized(values)).period;
+    return tileOf(a, b);
+  },
 });
 
 const VECTOR: Limits = { min: -10_000, max: 10_000, whole: false };
-
-function cellOf({ lattice, pitch, vectors, shift, group }: GridValues): Cell {
-  return group === "none"
-    ? layoutOf(lattice, pitch, vectors, shift).cell
-    : cellForGroup(PLANE_GROUPS[group].shape, pitch, vectors);
-}
 
 function isVectors(stored: FieldValue): stored is FieldValue & LatticeSidesValue {
   return typeof stored === "object" && "a" in stored && "b" in stored;
@@ -101,60 +127,112 @@ function isAlternate(stored: FieldValue): stored is FieldValue & AlternateValue 
   return typeof stored === "object" && ("columns" in stored || "rows" in stored);
 }
 
+function imagesOf({ group }: GridValues): number {
+  return group === "none" ? 1 : PLANE_GROUPS[group].operations.length;
+}
+
+/** Whether the two free vectors shape the cell. */
+function usesVectors({ lattice, group }: GridValues): boolean {
+  return group === "none" ? lattice === "free" : PLANE_GROUPS[group].shape === "oblique";
+}
+
+/** Whether rows have a pitch of their own; in square and hexagonal lattices one number stands for both. */
+function hasOwnRowPitch({ lattice, group }: GridValues): boolean {
+  if (group === "none") return lattice !== "square" && lattice !== "hex";
+  const { shape } = PLANE_GROUPS[group];
+  return shape === "rectangular" || shape === "oblique";
+}
+
+function columnsOf({ columns, pitch, width, widthSets }: GridValues): LinkedNumbers {
+  return fromEndToEnd(columns, pitch.x, width, widthSets === "columns");
+}
+
+function rowsOf(values: GridValues): LinkedNumbers {
+  const { rows, pitch, height, heightSets } = values;
+  if (!hasOwnRowPitch(values)) return fromEndToEnd(rows, columnsOf(values).spacing, undefined, false);
+  return fromEndToEnd(rows, pitch.y, height, heightSets === "rows");
+}
+
+function fromEndToEnd(count: number, pitch: number, span: number | undefined, setsCount: boolean): LinkedNumbers {
+  return linkNumbers({
+    count,
+    spacing: span === undefined || setsCount ? pitch : undefined,
+    span,
+    usual: { spacing: pitch },
+    gaps: (copies) => copies - 1,
+    countFor: (gaps) => gaps + 1,
+  });
+}
+
+/** The values with the pitch that width and height ask for. */
+function sized(values: GridValues): GridValues {
+  if (values.width === undefined && values.height === undefined) return values;
+  const [x, y] = [columnsOf(values).spacing, rowsOf(values).spacing];
+  return { ...values, pitch: { x: x || values.pitch.x, y: y || values.pitch.y } };
+}
+
+function gridLinks(values: GridValues): LinkReport[] {
+  const { pitch } = sized(values);
+  const across = columnsOf(values);
+  const down = rowsOf(values);
+  const storedPitch = (x: number, y: number): FieldValue =>
+    hasOwnRowPitch(values) ? { x: tidy(x), y: tidy(y) } : tidy(x);
+  const columns: LinkReport = {
+    ...across,
+    about: "columns",
+    quantity: "length",
+    fields: { count: "columns", spacing: "pitch.x", span: "width" },
+    letFollow: {
+      count: { width: tidy(across.span), widthSets: "columns", pitch: storedPitch(pitch.x, pitch.y) },
+      spacing: { columns: across.count, width: tidy(across.span), widthSets: undefined },
+      span: { columns: across.count, width: undefined, widthSets: undefined, pitch: storedPitch(pitch.x, pitch.y) },
+    },
+    short: null,
+    close: null,
+  };
+  if (!hasOwnRowPitch(values)) return [columns];
+  const rows: LinkReport = {
+    ...down,
+    about: "rows",
+    quantity: "length",
+    fields: { count: "rows", spacing: "pitch.y", span: "height" },
+    letFollow: {
+      count: { height: tidy(down.span), heightSets: "rows", pitch: storedPitch(pitch.x, pitch.y) },
+      spacing: { rows: down.count, height: tidy(down.span), heightSets: undefined },
+      span: { rows: down.count, height: undefined, heightSets: undefined, pitch: storedPitch(pitch.x, pitch.y) },
+    },
+    short: null,
+    close: null,
+  };
+  return [columns, rows];
+}
+
 /** How far a column or row stands from the middle one. */
 function fromMiddle(index: number, count: number): number {
   return index - (count - 1) / 2;
 }
 
-function inLattice({ lattice, columns, rows, pitch, vectors, shift, alternate }: GridValues): Transforms {
-  const { cell, oddShift } = layoutOf(lattice, pitch, vectors, shift);
-  const matrices = packMatrices(columns * rows, (j) => {
-    const [column, row] = [j % columns, Math.floor(j / columns)];
-    const across = fromMiddle(column, columns) + (row % 2 === 1 ? oddShift : 0);
-    const { x, y } = inCell(cell, across, fromMiddle(row, rows));
-    const own = multiply(
-      column % 2 === 1 ? alternated(alternate.columns, -1) : IDENTITY,
-      row % 2 === 1 ? alternated(alternate.rows, 1) : IDENTITY,
-    );
-    return multiply(translation(x, y), own);
-  });
-  return { matrices, ...cellNumbers(columns, rows, 1) };
+function firstCell(values: GridValues, layout: ReturnType<typeof gridLayout>): Point {
+  return layout.origin(fromMiddle(0, columnsOf(values).count), fromMiddle(0, rowsOf(values).count), false);
 }
 
-/** Columns flip across an upright line, rows across a level one. */
-function alternated(alternation: Alternation, across: 1 | -1): Matrix {
-  if (alternation === "turn") return rotation(180);
-  return alternation === "flip" ? scaling(across, -across) : IDENTITY;
+function moved({ x, y }: Point, by: Point): Point {
+  return { x: x + by.x, y: y + by.y };
 }
 
-function inGroup({ columns, rows, pitch, vectors }: GridValues, symbol: PlaneGroupSymbol): Transforms {
-  const { shape, operations } = PLANE_GROUPS[symbol];
-  const cell = cellForGroup(shape, pitch, vectors);
-  const images = operations.map((operation) => inSheet(operation, cell));
-  const matrices = packMatrices(columns * rows * images.length, (j) => {
-    const at = Math.floor(j / images.length);
-    const [column, row] = [at % columns, Math.floor(at / columns)];
-    const { x, y } = inCell(cell, fromMiddle(column, columns), fromMiddle(row, rows));
-    return multiply(translation(x, y), images[j % images.length] ?? IDENTITY);
-  });
-  return { matrices, ...cellNumbers(columns, rows, images.length) };
-}
-
-/** An operation in shares of a cell as a map of the sheet: B · R · B⁻¹, then moved by the shares' length. */
-export function inSheet([a, b, c, d, e, f]: CellOperation, cell: Cell): Matrix {
-  const basis: Matrix = [cell.a.x, cell.a.y, cell.b.x, cell.b.y, 0, 0];
-  const back = invert(basis);
-  if (!back) return IDENTITY;
-  const { x, y } = inCell(cell, e, f);
-  return multiply(translation(x, y), multiply(basis, multiply([a, c, b, d, 0, 0], back)));
-}
-
-/** The row and the column each transform stands in. */
-function cellNumbers(columns: number, rows: number, images: number): Pick<Transforms, "rows" | "columns"> {
+function inRows(layout: ReturnType<typeof gridLayout>, columns: number, rows: number): Transforms {
+  const { images } = layout;
   const count = columns * rows * images;
-  const at = (j: number) => Math.floor(j / images);
-  return {
-    columns: Uint32Array.from({ length: count }, (_, j) => at(j) % columns),
-    rows: Uint32Array.from({ length: count }, (_, j) => Math.floor(at(j) / columns)),
-  };
+  const columnAt = new Uint32Array(count);
+  const rowAt = new Uint32Array(count);
+  const matrices = packMatrices(count, (j) => {
+    const at = Math.floor(j / images);
+    const [column, row] = [at % columns, Math.floor(at / columns)];
+    columnAt[j] = column;
+    rowAt[j] = row;
+    const odd = row % 2 === 1;
+    const { x, y } = layout.origin(fromMiddle(column, columns), fromMiddle(row, rows), odd);
+    return multiply(translation(x, y), layout.image(j % images, column % 2 === 1, odd));
+  });
+  return { matrices, columns: columnAt, rows: rowAt };
 }

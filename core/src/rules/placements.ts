@@ -30,13 +30,29 @@ export interface Placements {
   readonly zScale: Float64Array | null;
   /** One a rule, in order. */
   readonly spans: readonly RuleSpan[];
+  /** For each copy the number of its outline, where rules have made several; null when all have the motif's own. */
+  readonly shapeOf: Uint32Array | null;
+  /** For each copy its opacity, 0…1; null when all have the finish's. */
+  readonly opacity: Float64Array | null;
+  /** For each copy where it stands along its paint's ramp, 0…1; null where no rule says. */
+  readonly paint: Float64Array | null;
   /** For each copy its number in the full product, where copies that would have doubled were left out; else null. */
   readonly slots: Uint32Array | null;
 }
 
 /** The one placement before any rule. */
 export function sourcePlacement(matrix: Matrix): Placements {
-  return { count: 1, matrices: Float64Array.from(matrix), rise: null, zScale: null, spans: [], slots: null };
+  return {
+    count: 1,
+    matrices: Float64Array.from(matrix),
+    rise: null,
+    zScale: null,
+    shapeOf: null,
+    opacity: null,
+    paint: null,
+    spans: [],
+    slots: null,
+  };
 }
 
 /** The matrix of one copy. */
@@ -65,4 +81,30 @@ export type Counting = "rings" | "rows" | "columns";
 /** The ring, row or column a copy stands in under one rule; 0 where the rule lays none. */
 export function numberUnder(placements: Placements, rule: number, counting: Counting, copy: number): number {
   return placements.spans[rule]?.[counting]?.[indexUnder(placements, rule, copy)] ?? 0;
+}
+
+/** The last rule that lays rings, rows or columns, by its place among the active ones; -1 where none does. */
+export function lastCounting(placements: Placements, counting: Counting): number {
+  return placements.spans.findLastIndex((span) => span[counting] !== null);
+}
+
+/** The copies of the given numbers, in that order. */
+export function pickCopies(placements: Placements, kept: Uint32Array): Placements {
+  const matrices = new Float64Array(kept.length * MATRIX_STRIDE);
+  kept.forEach((copy, index) => {
+    matrices.set(placements.matrices.subarray(copy * MATRIX_STRIDE, (copy + 1) * MATRIX_STRIDE), index * MATRIX_STRIDE);
+  });
+  const take = (values: Float64Array | null) => values && Float64Array.from(kept, (copy) => values[copy] ?? 0);
+  const { shapeOf, slots } = placements;
+  return {
+    count: kept.length,
+    matrices,
+    rise: take(placements.rise),
+    zScale: take(placements.zScale),
+    opacity: take(placements.opacity),
+    paint: take(placements.paint),
+    shapeOf: shapeOf && Uint32Array.from(kept, (copy) => shapeOf[copy] ?? 0),
+    spans: placements.spans,
+    slots: Uint32Array.from(kept, (copy) => slots?.[copy] ?? copy),
+  };
 }

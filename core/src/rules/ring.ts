@@ -1,10 +1,12 @@
-import { choice, number, pair } from "../design/field";
+import { choice, following, number, pair } from "../design/field";
 import type { Problem } from "../design/problem";
 import { FULL_TURN } from "../geometry/angle";
 import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseRadii } from "../geometry/ellipse";
 import type { Matrix } from "../geometry/matrix";
 import { polar, type Point } from "../geometry/point";
-import { defineRule, type SpanReport } from "./definition";
+import { angleHandle, spanHandle } from "../motif/handles";
+import { defineRule } from "./definition";
+import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { FACES, facingOf, standing, type Face } from "./facing";
 import { MATRIX_STRIDE } from "./placements";
 
@@ -12,7 +14,8 @@ interface RingValues {
   readonly count: number;
   readonly radius: Point;
   readonly start: number;
-  readonly arc: number;
+  readonly apart: number | undefined;
+  readonly arc: number | undefined;
   readonly face: Face;
   readonly own: number;
   readonly rings: number;
@@ -31,8 +34,10 @@ export const ring = defineRule<RingValues>({
     radius: pair("length", { x: 50, y: 50 }, { single: true, min: 0.001 }),
     /** Direction of the first copy, degrees. */
     start: number("angle", 0),
-    /** A full circle is closed: its last copy stands one spacing before its first. */
-    arc: number("angle", FULL_TURN, { min: -FULL_TURN, max: FULL_TURN }),
+    /** Degrees from copy to copy; follows from count and arc unless it is held. */
+    apart: following("angle", { min: -FULL_TURN, max: FULL_TURN }),
+    /** A full circle, which it is unless said otherwise, is closed: its last copy stands one spacing before its first. */
+    arc: following("angle", { min: -FULL_TURN, max: FULL_TURN }),
     face: choice(FACES, "out"),
     /** A turn of each copy about its own foot. */
     own: number("angle", 0),
@@ -65,7 +70,18 @@ export const ring = defineRule<RingValues>({
     return { matrices, rings };
   },
   marks: ({ radius, start }) => [{ kind: "radius", field: "radius", radii: radius, start }],
-  span: ({ count, arc }) => ringSpan(count, arc),
+  links: (values) => [ringLinks(values)],
+  handles(values) {
+    const { radius, start } = values;
+    const reach = Math.max(radius.x, radius.y);
+    const { span, spacing } = linked(values);
+    const handles = [angleHandle("start", reach * START_AT, start)];
+    if (values.apart !== undefined) handles.push(spanHandle("apart", reach * SPAN_AT, start, spacing));
+    if (values.arc !== undefined || values.apart === undefined) {
+      handles.push(spanHandle("arc", reach * (values.apart === undefined ? SPAN_AT : ARC_AT), start, span));
+    }
+    return handles;
+  },
   conflicts(values) {
     const problems: Problem[] = [];
     const steps = values.rings - 1;
@@ -74,7 +90,7 @@ export const ring = defineRule<RingValues>({
       const message = `takes ring ${values.rings} past the centre; it must be more than ${-radius / steps}`;
       problems.push({ path: "gap", message });
     }
-    const last = values.count + steps * values.growth;
+    const last = linked(values).count + steps * values.growth;
     if (last < 1) {
       problems.push({
         path: "growth",
@@ -85,8 +101,14 @@ export const ring = defineRule<RingValues>({
   },
 });
 
-function ringCounts({ count, rings, growth }: RingValues): number[] {
-  return Array.from({ length: rings }, (_, ring) => Math.max(0, count + ring * growth));
+/** Handles of the start and the span stand outside the ring, in shares of its radius, clear of the radius's own. */
+const START_AT = 1.22;
+const SPAN_AT = 1.12;
+const ARC_AT = 1.34;
+
+function ringCounts(values: RingValues): number[] {
+  const { count } = linked(values);
+  return Array.from({ length: values.rings }, (_, ring) => Math.max(0, count + ring * values.growth));
 }
 
 function isFlipped(copy: number, every: number): boolean {
@@ -95,20 +117,53 @@ function isFlipped(copy: number, every: number): boolean {
 
 /** Degrees from copy to copy: a closed circle divides by the count, an open arc by one less. */
 export function ringSpacing(count: number, arc: number): number {
-  if (Math.abs(arc) === FULL_TURN) return arc / count;
-  return count > 1 ? arc / (count - 1) : 0;
+  const gaps = gapsOf(count, arc);
+  return gaps === 0 ? 0 : arc / gaps;
 }
 
-function ringSpan(count: number, arc: number): SpanReport {
-  return { count, spacing: ringSpacing(count, arc), span: Math.abs(arc), short: FULL_TURN - Math.abs(arc) };
+function gapsOf(count: number, arc: number | null): number {
+  return arc !== null && Math.abs(arc) === FULL_TURN ? count : count - 1;
+}
+
+/** The numbers of the first ring. */
+function linked({ count, apart, arc }: Pick<RingValues, "count" | "apart" | "arc">): LinkedNumbers {
+  return linkNumbers({
+    count,
+    spacing: apart,
+    span: arc,
+    usual: { span: FULL_TURN },
+    gaps: gapsOf,
+    countFor: (gaps, span) => (Math.abs(span) === FULL_TURN ? gaps : gaps + 1),
+  });
+}
+
+function ringLinks(values: RingValues): LinkReport {
+  const numbers = linked(values);
+  const { count, spacing, span, follows } = numbers;
+  const short = FULL_TURN - count * Math.abs(spacing);
+  const arc = Math.abs(span) > FULL_TURN ? FULL_TURN * Math.sign(span) : span;
+  return {
+    ...numbers,
+    about: "around",
+    quantity: "angle",
+    fields: { count: "count", spacing: "apart", span: "arc" },
+    letFollow: {
+      count: { apart: tidy(spacing), arc: tidy(arc) },
+      spacing: { count, apart: undefined, arc: arc === FULL_TURN ? undefined : tidy(arc) },
+      span: { count, apart: tidy(spacing), arc: undefined },
+    },
+    short: follows === "spacing" && Math.abs(span) !== FULL_TURN ? null : Math.abs(short) < 1e-6 ? 0 : short,
+    close: { count, apart: undefined, arc: undefined },
+  };
 }
 
 /** A function from a copy's number on one ring to its matrix. */
 function placerOf(values: RingValues, ring: number, count: number): (j: number, flipped: boolean) => Matrix {
   const radii = { x: values.radius.x + ring * values.gap, y: values.radius.y + ring * values.gap };
-  const spacing = ringSpacing(count, values.arc);
+  const own = linked(values);
+  const spacing = own.follows === "spacing" || ring > 0 ? ringSpacing(count, own.span) : own.spacing;
   const start = values.start + ring * values.stagger * spacing;
-  const stand = radii.x === radii.y ? onCircle(radii.x, start, spacing) : onEllipse(values, radii, start, spacing);
+  const stand = radii.x === radii.y ? onCircle(radii.x, start, spacing) : onEllipse(values, own.span, radii, start, spacing);
   return (j, flipped) => {
     const { foot, outward } = stand(j);
     return standing(foot, facingOf(values.face, outward) + values.own, 1, flipped);
@@ -128,12 +183,18 @@ function onCircle(radius: number, start: number, spacing: number): (j: number) =
   };
 }
 
-function onEllipse(values: RingValues, radii: EllipseRadii, start: number, spacing: number): (j: number) => Stand {
+function onEllipse(
+  values: RingValues,
+  arc: number,
+  radii: EllipseRadii,
+  start: number,
+  spacing: number,
+): (j: number) => Stand {
   const at = (eccentric: number): Stand => ({
     foot: pointOnEllipse(radii, eccentric),
     outward: outwardAt(radii, eccentric),
   });
   if (values.spacing === "angle") return (j) => at(eccentricOf(radii, start + j * spacing));
-  const along = evenAlongEllipse(radii, eccentricOf(radii, start), eccentricOf(radii, start + values.arc));
-  return (j) => at(along(values.arc === 0 ? 0 : (j * spacing) / values.arc));
+  const along = evenAlongEllipse(radii, eccentricOf(radii, start), eccentricOf(radii, start + arc));
+  return (j) => at(along(arc === 0 ? 0 : (j * spacing) / arc));
 }

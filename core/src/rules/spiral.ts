@@ -3,8 +3,8 @@ import type { SpiralSizeValue } from "../design/structures";
 import { spiralSizeSchema, resolveSpiralSize, isSpiralSize, type SpiralSize } from "./spiralSize";
 import { toDegrees } from "../geometry/angle";
 import { evenlyAlong } from "../geometry/evenly";
-import { ORIGIN, polar } from "../geometry/point";
-import { lengthHandle } from "../motif/handles";
+import { directionOf, distance, ORIGIN, polar, type Point } from "../geometry/point";
+import { lengthHandle, type NumberHandle } from "../motif/handles";
 import { defineRule } from "./definition";
 import { FACES, facingOf, standing, type Face } from "./facing";
 import { packMatrices } from "./pack";
@@ -83,6 +83,7 @@ export const spiral = defineRule<SpiralValues>({
           return form === "growing" ? (radius / inner) ** (1 / turns) : (radius - inner) / turns;
         },
       },
+      turnsHandle(polar(distance(end, ORIGIN) * TURNS_AT, 360 * turns), turns),
     ];
   },
   conflicts(values) {
@@ -96,6 +97,21 @@ export const spiral = defineRule<SpiralValues>({
     return [];
   },
 });
+
+/** The handle of the turns stands a little outside the end, clear of the pitch's own. */
+const TURNS_AT = 1.15;
+
+function turnsHandle(at: Point, turns: number): NumberHandle {
+  return {
+    field: "turns",
+    at,
+    direction: 360 * turns + 90,
+    pull(to) {
+      const seen = directionOf(ORIGIN, to) / 360;
+      return Math.max(0.01, seen + Math.round(turns - seen));
+    },
+  };
+}
 
 function radiusAt({ form, inner, pitch, growth, spread }: SpiralValues, theta: number, j: number): number {
   switch (form) {

@@ -1,6 +1,7 @@
 import { number, pair, pivot } from "../design/field";
 import { about, fixedPoint, IDENTITY, multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
-import type { Point } from "../geometry/point";
+import type { Box } from "../geometry/box";
+import { distance, type Point } from "../geometry/point";
 import { defineRule, type Mark, type Transforms } from "./definition";
 import { packMatrices } from "./pack";
 import { pivotPoint } from "./pivotPoint";
@@ -32,13 +33,26 @@ export const step = defineRule({
       ...(zScale !== 1 && { zScale: Float64Array.from({ length: count }, (_, j) => zScale ** j) }),
     };
   },
-  marks({ turn, scale, move, pivot }, group): Mark[] {
+  marks({ count, turn, scale, move, pivot }, group): Mark[] {
     const at = pivotPoint(pivot, group);
     const fixed = fixedPoint(stepMatrix(turn, scale, move, at));
     const marks: Mark[] = [{ kind: "pivot", field: "pivot", at }];
+    if (count > 1) marks.push({ kind: "second", pivot: at, tip: tipOf(group.box(), at), turn, scale, move });
     return fixed ? [...marks, { kind: "fixedPoint", at: fixed }] : marks;
   },
 });
+
+/** The corner or side's middle of a box that is furthest from a pivot: far enough to be turned by. */
+function tipOf({ left, top, right, bottom }: Box, pivot: Point): Point {
+  const middle = { x: (left + right) / 2, y: (top + bottom) / 2 };
+  const places = [
+    { x: middle.x, y: top },
+    { x: middle.x, y: bottom },
+    { x: left, y: middle.y },
+    { x: right, y: middle.y },
+  ];
+  return places.reduce((best, place) => (distance(place, pivot) > distance(best, pivot) + 1e-9 ? place : best));
+}
 
 /** One step D. Turn in degrees, move and pivot in millimetres. */
 export function stepMatrix(turn: number, scale: Point, move: Point, pivot: Point): Matrix {

@@ -1,46 +1,70 @@
-import { following, number, pivot } from "../design/field";
+import { following, number, pivot, type Pivot } from "../design/field";
 import { FULL_TURN } from "../geometry/angle";
 import { about, rotation } from "../geometry/matrix";
-import { defineRule, type SpanReport } from "./definition";
+import { defineRule } from "./definition";
+import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { packMatrices } from "./pack";
 import { pivotPoint } from "./pivotPoint";
 
-/** Copy j is turned by start + j·θ about the pivot; θ divides the full turn unless it is given. */
-export const turn = defineRule({
+interface TurnValues {
+  readonly count: number;
+  readonly angle: number | undefined;
+  readonly span: number | undefined;
+  readonly start: number;
+  readonly pivot: Pivot;
+}
+
+/** Copy j is turned by start + j·θ about the pivot; θ divides the span, a full turn unless it is given. */
+export const turn = defineRule<TurnValues>({
   kind: "turn",
   fields: {
     count: number("count", 8),
     angle: following("angle"),
+    /** count × angle; where both are held the count follows. */
+    span: following("angle"),
     start: number("angle", 0),
     pivot: pivot({ point: { x: 0, y: 0 } }),
   },
-  copies: ({ count }) => count,
-  transforms({ count, angle, start, pivot }, group) {
-    const centre = pivotPoint(pivot, group);
-    return {
-      matrices: packMatrices(count, (j) => about(centre, rotation(start + turnOf(j, count, angle)))),
-    };
+  copies: (values) => linked(values).count,
+  transforms(values, group) {
+    const { count, spacing, span, follows } = linked(values);
+    const centre = pivotPoint(values.pivot, group);
+    // Whole fractions of a turn are divided last, so that a quarter turn is exactly 90°.
+    const turnOf = (j: number) => (follows === "spacing" ? (j * span) / count : j * spacing);
+    return { matrices: packMatrices(count, (j) => about(centre, rotation(values.start + turnOf(j)))) };
   },
-  marks({ count, angle, start, pivot }, group) {
-    const at = pivotPoint(pivot, group);
-    const half = (angle ?? FULL_TURN / count) / 2;
+  marks(values, group) {
+    const at = pivotPoint(values.pivot, group);
+    const half = linked(values).spacing / 2;
     return [
-      { kind: "wedge", pivot: at, from: start - half, to: start + half },
+      { kind: "wedge", pivot: at, from: values.start - half, to: values.start + half },
       { kind: "pivot", field: "pivot", at },
     ];
   },
-  span: ({ count, angle }) => turnSpan(count, angle),
+  links: (values) => [turnLinks(values)],
 });
 
-/** j·θ; whole fractions of a turn are divided last, so that a quarter turn is exactly 90°. */
-function turnOf(j: number, count: number, angle: number | undefined): number {
-  return angle === undefined ? (j * FULL_TURN) / count : j * angle;
+function linked({ count, angle, span }: Pick<TurnValues, "count" | "angle" | "span">): LinkedNumbers {
+  const usual = { span: FULL_TURN };
+  return linkNumbers({ count, spacing: angle, span, usual, gaps: (copies) => copies, countFor: (gaps) => gaps });
 }
 
 /** What a turn covers: 14 × 25° = 350°, 10° short of a full circle. Degrees. */
-export function turnSpan(count: number, angle: number | undefined): SpanReport {
-  const spacing = angle ?? FULL_TURN / count;
-  const span = angle === undefined ? FULL_TURN : count * Math.abs(angle);
-  const short = FULL_TURN - span;
-  return { count, spacing, span, short: Math.abs(short) < 1e-9 ? 0 : short };
+function turnLinks(values: TurnValues): LinkReport {
+  const numbers = linked(values);
+  const { count, spacing, span } = numbers;
+  const short = FULL_TURN - count * Math.abs(spacing);
+  return {
+    ...numbers,
+    about: "around",
+    quantity: "angle",
+    fields: { count: "count", spacing: "angle", span: "span" },
+    letFollow: {
+      count: { angle: tidy(spacing), span: tidy(span) },
+      spacing: { count, angle: undefined, span: span === FULL_TURN ? undefined : tidy(span) },
+      span: { count, angle: tidy(spacing), span: undefined },
+    },
+    short: Math.abs(short) < 1e-6 ? 0 : short,
+    close: { count, angle: undefined, span: undefined },
+  };
 }

@@ -8,7 +8,7 @@ const remembered = new WeakMap<PartGeometry, Box>();
 export function boxOfGeometry(geometry: PartGeometry): Box {
   const known = remembered.get(geometry);
   if (known) return known;
-  const box = boxOfCopies(geometry.path, geometry.placements);
+  const box = boxOfCopies(geometry.shapes, geometry.placements);
   remembered.set(geometry, box);
   return box;
 }

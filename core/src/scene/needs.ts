@@ -19,11 +19,15 @@ export function needsOf(design: Design): MotifNeeds {
 }
 
 function needsOfParts(parts: readonly ResolvedPart[]): MotifNeeds {
-  const motifs = parts.flatMap(({ motif, cutouts }) => [motif, ...cutouts.map((cutout) => cutout.motif)]);
+  const needs = parts.flatMap(({ motif, cutouts, rules }) => [
+    motif.needs,
+    ...cutouts.map((cutout) => cutout.motif.needs),
+    ...rules.map(({ prepared }) => prepared.needs),
+  ]);
   return {
-    fonts: [...new Set(motifs.flatMap(({ needs }) => needs.fonts))],
+    fonts: [...new Set(needs.flatMap(({ fonts }) => fonts))],
     geometryEngine:
-      motifs.some(({ needs }) => needs.geometryEngine) ||
+      needs.some(({ geometryEngine }) => geometryEngine) ||
       parts.some(({ cutouts, trimToWedge }) => cutouts.length > 0 || trimToWedge),
   };
 }

@@ -4,28 +4,33 @@ import type { ResolvedGuide, ResolvedSheet } from "../design/resolve";
 import type { ResolvedFinish } from "../finish/resolveFinish";
 import type { Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
-import type { Piece } from "../motif/drawing";
+import type { Size } from "../geometry/size";
 import type { PlacedMark } from "../rules/compose";
-import type { SpanReport } from "../rules/definition";
+import type { LinkReport } from "../rules/linkedNumbers";
 import type { Placements } from "../rules/placements";
+import type { Shape } from "../rules/shapes";
 import type { Wedge } from "./wedge";
 
-/** The shape of one part: its motif once, and where every copy stands. Kept while neither changes. */
+/** The shape of one part: its outlines once, and where every copy stands. Kept while neither changes. */
 export interface PartGeometry {
   /** The motif's outline, its own place included. Millimetres. */
   readonly path: Path;
-  /** The pieces a motif with colours of its own is painted in; null when the finish paints the outline as one. */
-  readonly pieces: readonly Piece[] | null;
-  /** What the person should know of how the motif was drawn, in words. */
+  /** The outlines copies are painted with; `placements.shapeOf` says which copy has which. */
+  readonly shapes: readonly Shape[];
+  /** What the person should know of how it was drawn and repeated, in words. */
   readonly told: readonly string[];
   /** The motif's own place, which the path has in it. */
   readonly motifAt: Matrix;
+  /** Where the whole part is set, last of all. */
+  readonly at: Matrix;
   /** The sector one fold owns, in the motif's space. */
   readonly wedge: Wedge | null;
   readonly placements: Placements;
   readonly marks: readonly PlacedMark[];
-  /** For each active rule, by its number in the part, how its copies go round. */
-  readonly spans: ReadonlyMap<number, SpanReport>;
+  /** For each active rule, by its number in the part, its numbers that hang together. */
+  readonly links: ReadonlyMap<number, readonly LinkReport[]>;
+  /** For each active rule that repeats in a rectangle without a seam, that rectangle. */
+  readonly tiles: ReadonlyMap<number, Size>;
 }
 
 /** One part, computed. */

@@ -1,20 +1,26 @@
 import type { Design } from "../design/design";
-import { resolveDesign, type ResolvedDesign, type ResolvedPart } from "../design/resolve";
-import { usesOf } from "../design/uses";
+import { resolveDesign, type ResolvedDesign, type ResolvedPart, type ResolvedSheet } from "../design/resolve";
+import { isFollowingSheet, usesOf, wornBy } from "../design/uses";
+import { multiply } from "../geometry/matrix";
+import type { Size } from "../geometry/size";
 import type { Drawing } from "../motif/drawing";
-import { composeRules } from "../rules/compose";
-import type { SpanReport } from "../rules/definition";
+import { composeRules, type ActiveRule } from "../rules/compose";
+import { withoutCoinciding } from "../rules/coinciding";
+import { RuleTrouble } from "../rules/ruleTrouble";
 import { prepareForResolved, type Host } from "./needs";
 import { drawPart } from "./partDrawing";
 import type { PartGeometry, PartScene, Scene } from "./scene";
+import { surroundingsOf } from "./surroundings";
+import { blendedFinish } from "./blendedFinish";
 import { wedgeOf } from "./wedge";
 
 interface Remembered {
   readonly drawingKey: string;
   readonly geometryKey: string;
+  readonly finishKey: string;
   readonly drawing: Drawing;
-  /** The geometries of the parts it follows, as they were. */
-  readonly followed: readonly (PartGeometry | undefined)[];
+  /** What it follows, as it was: other parts' geometries, and the paint it takes from them. */
+  readonly followed: readonly unknown[];
   readonly scene: PartScene;
 }
 
@@ -40,19 +46,24 @@ export class SceneBuilder {
   private buildResolved(resolved: ResolvedDesign): Scene {
     const next = new Map<string, Remembered>();
     const byId = new Map(resolved.parts.map((part) => [part.id, part]));
-    const compute = (id: string): PartGeometry | undefined => {
+    const compute = (id: string): PartScene | undefined => {
       const done = next.get(id);
       const part = byId.get(id);
-      if (done || !part) return done?.scene.geometry;
+      if (done || !part) return done?.scene;
       const known = this.parts.get(id);
-      const remembered = part.problems.length === 0 ? computePart(part, known, compute) : known;
+      const remembered = computeOrKeep(part, known, resolved.sheet, (used) => {
+        compute(used);
+        return next.get(used);
+      });
       if (remembered) next.set(id, remembered);
-      return remembered?.scene.geometry;
+      return remembered?.scene;
     };
     for (const { id } of resolved.parts) compute(id);
     this.parts = next;
-    const { sheet, guides, numbers, problems } = resolved;
+    const { sheet, guides, numbers } = resolved;
     const parts = resolved.parts.flatMap(({ id }) => next.get(id)?.scene ?? []);
+    // Some problems are only found while computing.
+    const problems = [...resolved.ownProblems, ...resolved.parts.flatMap((part) => part.problems)];
     return { sheet, guides, parts, numbers, problems };
   }
 }
@@ -62,10 +73,36 @@ export function buildScene(design: Design): Scene {
   return new SceneBuilder().build(design);
 }
 
-type GeometryOf = (id: string) => PartGeometry | undefined;
+type RememberedOf = (id: string) => Remembered | undefined;
 
-function computePart(part: ResolvedPart, known: Remembered | undefined, geometryOf: GeometryOf): Remembered {
-  const followed = usesOf(part).map(geometryOf);
+/** A part whose numbers are wrong, or that turns out not to be computable, stays as it last was. */
+function computeOrKeep(
+  part: ResolvedPart,
+  known: Remembered | undefined,
+  sheet: ResolvedSheet,
+  usedOf: RememberedOf,
+): Remembered | undefined {
+  if (part.problems.length > 0) return known;
+  try {
+    return computePart(part, known, sheet, usedOf);
+  } catch (error) {
+    if (!(error instanceof RuleTrouble)) throw error;
+    part.report(error.field, error.message);
+    return known;
+  }
+}
+
+function computePart(
+  part: ResolvedPart,
+  known: Remembered | undefined,
+  sheet: ResolvedSheet,
+  usedOf: RememberedOf,
+): Remembered {
+  const followed = [
+    ...usesOf(part).map(({ id }) => usedOf(id)?.scene.geometry),
+    ...wornBy(part).map((id) => usedOf(id)?.finishKey),
+    ...(isFollowingSheet(part) ? [sheet.width, sheet.height] : []),
+  ];
   const ruleKeys = part.rules.map(({ number, prepared }) => [number, prepared.key]);
   const drawingKey = JSON.stringify([
     part.motif.key,
@@ -74,30 +111,58 @@ function computePart(part: ResolvedPart, known: Remembered | undefined, geometry
     part.trimToWedge && ruleKeys,
     followed.length > 0 && part.at,
   ]);
-  const geometryKey = JSON.stringify([drawingKey, ruleKeys, part.at]);
-  const sameLines = known?.followed.every((geometry, index) => geometry === followed[index]) ?? false;
-  const same = sameLines ? known : undefined;
-  const drawing = same?.drawingKey === drawingKey ? same.drawing : drawPart(part, geometryOf);
-  const geometry = same?.geometryKey === geometryKey ? same.scene.geometry : computeGeometry(part, drawing);
-  const { id, name, role, visible, finish, blend } = part;
-  const scene = { id, name, role, visible, geometry, finish, blend };
-  return { drawingKey, geometryKey, drawing, followed, scene };
+  const geometryKey = JSON.stringify([drawingKey, ruleKeys, part.at, part.oneEach]);
+  const same = known?.followed.every((one, index) => one === followed[index]) ? known : undefined;
+  const sceneOf = (id: string) => usedOf(id)?.scene;
+  const drawing =
+    same?.drawingKey === drawingKey
+      ? same.drawing
+      : drawPart(part, surroundingsOf(multiply(part.at, part.motifAt), sheet, sceneOf));
+  const geometry =
+    same?.geometryKey === geometryKey ? same.scene.geometry : computeGeometry(part, drawing, sheet, sceneOf);
+  const { id, name, role, visible, blend } = part;
+  const finish = blendedFinish(part, sceneOf);
+  const finishKey = JSON.stringify([finish, blend]);
+  return {
+    drawingKey,
+    geometryKey,
+    finishKey,
+    drawing,
+    followed,
+    scene: { id, name, role, visible, geometry, finish, blend },
+  };
 }
 
-function computeGeometry(part: ResolvedPart, { path, pieces, told }: Drawing): PartGeometry {
-  const spans = new Map<number, SpanReport>();
-  for (const { number, prepared } of part.rules) {
-    const span = prepared.span();
-    if (span) spans.set(number, span);
-  }
-  const { motifAt } = part;
+type SceneOf = (id: string) => PartScene | undefined;
+
+function computeGeometry(
+  part: ResolvedPart,
+  { path, pieces, told }: Drawing,
+  sheet: ResolvedSheet,
+  sceneOf: SceneOf,
+): PartGeometry {
+  const { motifAt, at, rules } = part;
+  const composed = composeRules(rules, { path, pieces }, at, surroundingsOf(at, sheet, sceneOf));
+  const kept = part.oneEach ? withoutCoinciding(composed.shapes, composed.placements) : composed.placements;
   return {
     path,
-    pieces,
-    told,
     motifAt,
-    wedge: wedgeOf(part.rules, path),
-    spans,
-    ...composeRules(part.rules, path, part.at),
+    at,
+    wedge: wedgeOf(rules, path),
+    links: composed.links,
+    tiles: tilesOf(rules),
+    marks: composed.marks,
+    shapes: composed.shapes,
+    placements: kept,
+    told: [...told, ...composed.told],
   };
+}
+
+function tilesOf(rules: readonly ActiveRule[]): ReadonlyMap<number, Size> {
+  return new Map(
+    rules.flatMap(({ number, prepared }) => {
+      const tile = prepared.tile();
+      return tile ? [[number, tile] as const] : [];
+    }),
+  );
 }

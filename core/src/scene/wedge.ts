@@ -2,7 +2,9 @@ import { arcSegments } from "../geometry/arc";
 import { straight } from "../geometry/cubic";
 import { boxOfPath, subpathOf, type Path } from "../geometry/path";
 import { directionOf, distance, polar, type Point } from "../geometry/point";
+import { NO_SURROUNDINGS } from "../motif/drawing";
 import type { ActiveRule } from "../rules/compose";
+import type { Group } from "../rules/definition";
 import { isEmpty } from "../geometry/box";
 
 /** The sector one fold owns, in the space of the motif the first rule repeats: degrees, clockwise from one side to the other. */
@@ -17,7 +19,13 @@ export interface Wedge {
  * across a line through that point: the half the motif is in. Null when the rules leave no wedge.
  */
 export function wedgeOf(rules: readonly ActiveRule[], path: Path): Wedge | null {
-  const group = { box: () => boxOfPath(path), symmetry: () => NEVER };
+  const group: Group = {
+    count: 1,
+    box: () => boxOfPath(path),
+    symmetry: () => NEVER,
+    surroundings: NO_SURROUNDINGS,
+    tell: () => undefined,
+  };
   const marks = rules.map(({ prepared }) => prepared.marks(group));
   const turnAt = marks.findIndex((own) => own.some(({ kind }) => kind === "wedge"));
   const wedge = marks[turnAt]?.find((mark) => mark.kind === "wedge");

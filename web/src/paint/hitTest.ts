@@ -24,10 +24,12 @@ function hitCopy(
   point: Point,
   scale: number,
 ): number | null {
-  const { path, placements } = part.geometry;
-  const outline = motifPath(path);
-  const reach = reachOf(path) + (part.finish.line?.width ?? 0);
+  const { shapes, placements } = part.geometry;
+  const width = part.finish.line?.width ?? 0;
+  const outlines = shapes.map(({ path }) => ({ outline: motifPath(path), reach: reachOf(path) + width }));
   for (let copy = placements.count - 1; copy >= 0; copy--) {
+    const shape = placements.shapeOf?.[copy] ?? 0;
+    const { outline, reach } = outlines[shape] ?? { outline: new Path2D(), reach: 0 };
     const matrix = matrixAt(placements.matrices, copy);
     const [a, b, c, d, e, f] = matrix;
     const extent = (Math.abs(a) + Math.abs(b) + Math.abs(c) + Math.abs(d)) * reach + NEAR_PIXELS / scale;
@@ -35,8 +37,8 @@ function hitCopy(
     const back = invert(matrix);
     if (!back) continue;
     const { x, y } = apply(back, point);
-    if ((part.finish.fill || part.geometry.pieces) && context.isPointInPath(outline, x, y)) return copy;
-    context.lineWidth = (part.finish.line?.width ?? 0) + (2 * NEAR_PIXELS) / (scale * sizeOf(matrix));
+    if ((part.finish.fill || shapes[shape]?.pieces) && context.isPointInPath(outline, x, y)) return copy;
+    context.lineWidth = width + (2 * NEAR_PIXELS) / (scale * sizeOf(matrix));
     if (context.isPointInStroke(outline, x, y)) return copy;
   }
   return null;

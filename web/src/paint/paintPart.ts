@@ -1,4 +1,4 @@
-import { colorIndexer, colorsOf, type Paint, type PartScene, type PieceLine } from "@twin-petal/core";
+import { colorAt, type Paint, type PartScene, type PieceLine, type Shape } from "@twin-petal/core";
 import { motifPath, reachOf } from "./motifPath";
 import { paintPieces } from "./paintPieces";
 import type { Size, View } from "./view";
@@ -34,20 +34,20 @@ export function placingOf({ x, y, scale }: View, { width, height }: Size, densit
 
 /** Paints every copy of a part that can be seen. Answers false when it was told not to go on. */
 export async function paintPart(context: Context, part: PartScene, to: Placing, goOn: GoOn): Promise<boolean> {
-  const { path, placements, pieces } = part.geometry;
-  const { count, matrices } = placements;
+  const { shapes, placements } = part.geometry;
+  const { count, matrices, shapeOf, opacity } = placements;
   const { fill, line } = part.finish;
-  const outline = motifPath(path);
+  const outlines = shapes.map((shape) => outlineOf(shape, line?.width ?? 0));
   const fills = brush(fill, part);
   const strokes = brush(line && line.width > 0 ? line.paint : null, part);
   setLine(context, line);
   context.globalAlpha = part.finish.opacity;
-  const reach = reachOf(path) + Math.max(line?.width ?? 0, ...(pieces ?? []).map((piece) => piece.line?.width ?? 0));
   for (let copy = 0; copy < count; copy++) {
     if (copy % BETWEEN_LOOKS === 0) {
       const answer = goOn();
       if (answer && !(await answer)) return false;
     }
+    const { path, pieces, reach } = outlines[shapeOf?.[copy] ?? 0] ?? NOTHING;
     const at = copy * 6;
     const a = (matrices[at] ?? 0) * to.scale;
     const b = (matrices[at + 1] ?? 0) * to.scale;
@@ -59,11 +59,15 @@ export async function paintPart(context: Context, part: PartScene, to: Placing, 
     if (e + extent < 0 || f + extent < 0 || e - extent > to.width || f - extent > to.height) continue;
     if (extent < LEAST_PIXELS) continue;
     context.setTransform(a, b, c, d, e, f);
+    const clear = part.finish.opacity * (opacity?.[copy] ?? 1);
+    if (opacity) context.globalAlpha = clear;
     if (pieces) {
       paintPieces(
         context,
         pieces,
+        [a, b, c, d, e, f],
         part,
+        clear,
         () => fills?.(context, copy, "fillStyle"),
         () => {
           strokes?.(context, copy, "strokeStyle");
@@ -73,29 +77,42 @@ export async function paintPart(context: Context, part: PartScene, to: Placing, 
     }
     if (fills) {
       fills(context, copy, "fillStyle");
-      context.fill(outline);
+      context.fill(path);
     }
     if (strokes) {
       strokes(context, copy, "strokeStyle");
-      context.stroke(outline);
+      context.stroke(path);
     }
   }
   return true;
 }
 
+/** An outline ready for the canvas, and how far it reaches from its origin, lines included, millimetres. */
+interface Outline {
+  readonly path: Path2D;
+  readonly pieces: Shape["pieces"];
+  readonly reach: number;
+}
+
+const NOTHING: Outline = { path: new Path2D(), pieces: null, reach: 0 };
+
+function outlineOf({ path, pieces }: Shape, width: number): Outline {
+  const widths = (pieces ?? []).map((piece) => piece.line?.width ?? 0);
+  return { path: motifPath(path), pieces, reach: reachOf(path) + widths.reduce((most, own) => Math.max(most, own), width) };
+}
+
 /** Sets the colour of one copy, and only when it differs from the copy before. */
 function brush(paint: Paint | null, part: PartScene) {
   if (!paint) return null;
-  const colors = colorsOf(paint);
-  const indexOf = colorIndexer(paint, part.geometry.placements);
+  const colorOf = colorAt(paint, part.geometry.placements);
   // Pieces change the colour in between.
-  const always = part.geometry.pieces !== null;
-  let last = -1;
+  const always = part.geometry.shapes.some(({ pieces }) => pieces !== null);
+  let last = "";
   return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
-    const index = indexOf(copy);
-    if (index === last && !always) return;
-    last = index;
-    context[style] = colors[index] ?? "#000000";
+    const color = colorOf(copy);
+    if (color === last && !always) return;
+    last = color;
+    context[style] = color;
   };
 }
 

@@ -1,4 +1,4 @@
-import type { PartScene, Piece, PiecePaint } from "@twin-petal/core";
+import { multiply, type Matrix, type PartScene, type Piece, type PiecePaint } from "@twin-petal/core";
 import { motifPath } from "./motifPath";
 import { setLine } from "./paintPart";
 
@@ -8,14 +8,18 @@ type Context = OffscreenCanvasRenderingContext2D;
 export function paintPieces(
   context: Context,
   pieces: readonly Piece[],
+  /** Where the copy stands on the canvas. */
+  toCanvas: Matrix,
   part: PartScene,
+  opacity: number,
   finishFill: () => void,
   finishStroke: () => void,
 ): void {
-  const { fill, line, opacity } = part.finish;
+  const { fill, line } = part.finish;
   for (const piece of pieces) {
     const outline = motifPath(piece.path);
     context.globalAlpha = opacity * piece.opacity;
+    if (piece.at) context.setTransform(...multiply(toCanvas, piece.at));
     if (choose(context, "fillStyle", piece.fill, fill !== null, finishFill)) context.fill(outline, piece.fillRule);
     const width = piece.line?.width ?? line?.width ?? 0;
     const paint = piece.line ? piece.line.paint : "finish";

@@ -1,9 +1,9 @@
-import { boxOfGeometry, countCoinciding, growBox, SceneBuilder, type Design, type PartScene } from "@twin-petal/core";
+import { boxOfGeometry, countCoinciding, growBox, SceneBuilder, valuesOfVary, type Design, type PartScene } from "@twin-petal/core";
 import { transfer } from "comlink";
 import { paintPart, placingOf } from "@/paint/paintPart";
 import { fitted } from "@/paint/view";
 import type { PartPicture } from "./frame";
-import { WEB_HOST } from "./webHost";
+import { prepareInBrowser, WEB_HOST } from "./webHost";
 
 /** Does what can wait: it has a thread of its own, so that the picture under the hand never waits for it. */
 export class Assistant {
@@ -13,7 +13,22 @@ export class Assistant {
   async countCoinciding(design: Design, id: string): Promise<number> {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const part = scene.parts.find((known) => known.id === id);
-    return part ? countCoinciding(part.geometry.path, part.geometry.placements) : 0;
+    return part ? countCoinciding(part.geometry.shapes, part.geometry.placements) : 0;
+  }
+
+  /** A formula's values from the first copy to the last, thinned out to so many; null when it has none. */
+  async variedValues(
+    design: Design,
+    part: string,
+    rule: number,
+    field: string,
+    most: number,
+  ): Promise<readonly number[] | null> {
+    await prepareInBrowser(design);
+    const values = valuesOfVary(design, part, rule, field);
+    if (!values) return null;
+    const step = Math.max(1, (values.length - 1) / (most - 1));
+    return Array.from({ length: Math.min(most, values.length) }, (_, k) => values[Math.round(k * step)] ?? 0);
   }
 
   /** Small pictures of every part, so many pixels to a side. */
@@ -35,7 +50,7 @@ async function pictureOf(part: PartScene, side: number): Promise<ImageBitmap> {
   const context = canvas.getContext("2d");
   if (!context) throw new Error("the browser gives no canvas to paint on");
   const size = { width: side, height: side };
-  if (part.geometry.path.length === 0) return canvas.transferToImageBitmap();
+  if (part.geometry.shapes.every(({ path }) => path.length === 0)) return canvas.transferToImageBitmap();
   const box = growBox(boxOfGeometry(part.geometry), (part.finish.line?.width ?? 0) / 2);
   await paintPart(context, part, placingOf(fitted(box, size, side * 0.06), size, 1), () => null);
   return canvas.transferToImageBitmap();

@@ -1,4 +1,4 @@
-import type { Box, Design, Matrix, PlacedMark, Problem, ResolvedGuide, ResolvedSheet, Wedge } from "@twin-petal/core";
+import type { Box, Design, LinkReport, Matrix, PlacedMark, Problem, ResolvedGuide, ResolvedSheet, Wedge } from "@twin-petal/core";
 import type { DeskColors } from "@/paint/paintScene";
 import type { Size, View } from "@/paint/view";
 
@@ -39,6 +39,10 @@ export interface ChosenReport {
   /** Copies that stand near the source, from the source's space: for showing what is around the motif. */
   readonly neighbours: readonly Matrix[];
   readonly wedge: Wedge | null;
+  /** For each active rule, by its number in the part, its numbers that hang together. */
+  readonly links: ReadonlyMap<number, readonly LinkReport[]>;
+  /** For each active rule that repeats in a rectangle without a seam, its size. */
+  readonly tiles: ReadonlyMap<number, Size>;
   /** What the person should know of how the motif was drawn. */
   readonly told: readonly string[];
   readonly motifAt: Matrix;

@@ -114,6 +114,8 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     told: geometry.told,
     motifAt: geometry.motifAt,
     marks: geometry.marks,
+    links: geometry.links,
+    tiles: geometry.tiles,
   };
 }
 

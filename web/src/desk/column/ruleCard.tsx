@@ -9,7 +9,7 @@ import { IconButton } from "@/ui/button";
 import { Menu, MenuItem } from "@/ui/menu";
 import { Sentence } from "@/ui/sentence";
 import { FieldsProvider } from "../fields/fieldsContext";
-import { SpanWords } from "../fields/spanWords";
+import { LinkWords } from "../fields/linkWords";
 import { RULE_WORDS } from "../sentences/list";
 
 interface RuleCardProps {
@@ -46,7 +46,7 @@ export const RuleCard = memo(function RuleCard({ part, rule, index, last }: Rule
       </button>
       <div className={`min-w-0 flex-1 ${on ? "" : "opacity-50"}`}>
         <FieldsProvider part={part} owner={{ rule: index }} stored={rule} table={ruleOf(kind)?.fields ?? {}}>
-          <Sentence aside={<SpanWords />}>{words && <words.Sentence />}</Sentence>
+          <Sentence aside={<LinkWords />}>{words && <words.Sentence />}</Sentence>
         </FieldsProvider>
         {!on && <p className="text-[15px]">Switched off.</p>}
       </div>

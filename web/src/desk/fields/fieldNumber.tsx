@@ -1,12 +1,13 @@
 import { isNumberValue } from "@twin-petal/core";
 import { BoundNumber } from "./boundNumber";
 import { useField } from "./fieldsContext";
+import { useLinked } from "./useLinked";
 
 interface FieldNumberProps {
   readonly of: string;
   /** What it is called; the field's own name unless said. */
   readonly label?: string;
-  /** What it comes to while it follows from others. */
+  /** What it comes to while it is not given. */
   readonly following?: number;
   readonly suffix?: string;
 }
@@ -14,17 +15,18 @@ interface FieldNumberProps {
 /** One number of a motif or a rule. */
 export function FieldNumber({ of, label = of, following = 0, suffix }: FieldNumberProps) {
   const { field, stored, set } = useField(of, "number", "following");
+  const linked = useLinked(of, (value) => value);
   return (
     <BoundNumber
       label={label}
-      stored={isNumberValue(stored) ? stored : undefined}
-      standard={field.default ?? following}
+      stored={!linked && isNumberValue(stored) ? stored : undefined}
+      standard={linked?.value ?? field.default ?? following}
       quantity={field.quantity}
       limits={field}
       step={field.step}
-      follows={field.type === "following"}
+      follows={linked !== null || field.type === "following"}
       {...(suffix !== undefined && { suffix })}
-      onSet={set}
+      onSet={linked?.hold ?? set}
     />
   );
 }

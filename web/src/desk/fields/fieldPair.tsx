@@ -1,6 +1,7 @@
-import { isNumberValue, type NumberValue } from "@twin-petal/core";
+import { isNumberValue, isPair, type NumberValue } from "@twin-petal/core";
 import { BoundNumber } from "./boundNumber";
 import { useField } from "./fieldsContext";
+import { useLinked } from "./useLinked";
 import { WordButton } from "./wordButton";
 
 interface FieldPairProps {
@@ -16,15 +17,24 @@ interface FieldPairProps {
 export function FieldPair({ of, label = of, names = ["across", "down"], apart }: FieldPairProps) {
   const { field, stored, set } = useField(of, "pair");
   const both = isNumberValue(stored) ? stored : undefined;
-  const two = typeof stored === "object" && "x" in stored && "y" in stored ? stored : null;
+  const two = isPair(stored) ? stored : null;
   const one = field.single && !two;
   const x: NumberValue = two?.x ?? both ?? field.default.x;
   const y: NumberValue = two?.y ?? both ?? field.default.y;
+  const linkedX = useLinked(`${of}.x`, (next) => (one ? next : { x: isNumberValue(next) ? next : x, y }));
+  const linkedY = useLinked(`${of}.y`, (next) => ({ x, y: isNumberValue(next) ? next : y }));
   const common = { quantity: field.quantity, limits: field, step: field.step };
   if (one) {
     return (
       <>
-        <BoundNumber label={label} stored={both} standard={field.default.x} {...common} onSet={set} />
+        <BoundNumber
+          label={label}
+          stored={linkedX ? undefined : both}
+          standard={linkedX?.value ?? field.default.x}
+          follows={linkedX !== null}
+          {...common}
+          onSet={linkedX?.hold ?? set}
+        />
         {apart && (
           <WordButton onClick={() => set({ x, y }, `${label} ${apart}`)} title={`Two numbers: ${names.join(" and ")}`}>
             {apart}
@@ -37,18 +47,24 @@ export function FieldPair({ of, label = of, names = ["across", "down"], apart }:
     <>
       <BoundNumber
         label={`${label} ${names[0]}`}
-        stored={x}
-        standard={field.default.x}
+        stored={linkedX ? undefined : x}
+        standard={linkedX?.value ?? field.default.x}
+        follows={linkedX !== null}
         {...common}
-        onSet={(next, change, gesture) => set({ x: next ?? field.default.x, y }, change, gesture)}
+        onSet={
+          linkedX?.hold ?? ((next, change, gesture) => set({ x: next ?? field.default.x, y }, change, gesture))
+        }
       />{" "}
       {names[0]} and{" "}
       <BoundNumber
         label={`${label} ${names[1]}`}
-        stored={y}
-        standard={field.default.y}
+        stored={linkedY ? undefined : y}
+        standard={linkedY?.value ?? field.default.y}
+        follows={linkedY !== null}
         {...common}
-        onSet={(next, change, gesture) => set({ x, y: next ?? field.default.y }, change, gesture)}
+        onSet={
+          linkedY?.hold ?? ((next, change, gesture) => set({ x, y: next ?? field.default.y }, change, gesture))
+        }
       />{" "}
       {names[1]}
       {field.single && <WordButton onClick={() => set(x, `${label} as one number`)}>as one</WordButton>}

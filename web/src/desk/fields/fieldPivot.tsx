@@ -1,4 +1,4 @@
-import { isSame, PIVOT_LIMITS, type FieldValue, type PairValue } from "@twin-petal/core";
+import { isPair, isSame, PIVOT_LIMITS, type FieldValue, type PairValue } from "@twin-petal/core";
 import { Choice } from "@/ui/choice";
 import { BoundNumber } from "./boundNumber";
 import { useField } from "./fieldsContext";
@@ -57,7 +57,5 @@ export function FieldPivot({ of }: { of: string }) {
 }
 
 function pointOf(value: FieldValue): PairValue | null {
-  return typeof value === "object" && "x" in value && "y" in value && value.x !== undefined && value.y !== undefined
-    ? { x: value.x, y: value.y }
-    : null;
+  return isPair(value) ? { x: value.x, y: value.y } : null;
 }

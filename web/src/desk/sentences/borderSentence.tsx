@@ -1,5 +1,6 @@
-import { FieldChoice } from "../fields/fieldChoice";
+import { FieldChoice, FieldToggle } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
+import { FieldPart } from "../fields/fieldPart";
 import { useFields } from "../fields/fieldsContext";
 import { More } from "../fields/more";
 
@@ -14,21 +15,19 @@ const GROUP_WORDS = {
 };
 
 export function BorderSentence() {
-  const { length } = useFields().stored;
+  const { path } = useFields().stored;
   return (
     <>
-      <b>Border</b> by the frieze group <FieldChoice of="group" words={GROUP_WORDS} />,{" "}
-      {length === undefined ? (
-        <>
-          <FieldNumber of="count" /> times, <FieldNumber of="pitch" /> apart.
-        </>
-      ) : (
-        <>
-          about every <FieldNumber of="pitch" />.
-        </>
-      )}
-      <More about="to a length" fields={["length"]}>
-        Spread evenly over <FieldNumber of="length" label="border length" following={192} />.
+      <b>Border</b> by the frieze group <FieldChoice of="group" words={GROUP_WORDS} />, <FieldNumber of="count" />{" "}
+      times, <FieldNumber of="pitch" following={24} /> apart, <FieldNumber of="length" label="border length" /> long.
+      <More about="along a part’s line" fields={["path", "bend"]}>
+        It goes along <FieldPart of="path" none="a level line" />
+        {path !== undefined && (
+          <>
+            , <FieldToggle of="bend" label="bent" yes="bent to follow it" no="as it is" />
+          </>
+        )}
+        .
       </More>
     </>
   );

@@ -1,9 +1,12 @@
 import type { AlternateValue, Alternation } from "@twin-petal/core";
-import { ALTERNATIONS } from "@twin-petal/core";
+import { ALTERNATIONS, MILLIMETRES_PER } from "@twin-petal/core";
+import { useDesk } from "@/store/deskStore";
 import { Choice } from "@/ui/choice";
 import { FieldChoice } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
 import { FieldPair } from "../fields/fieldPair";
+import { FieldPart } from "../fields/fieldPart";
+import { usePicture } from "../stage/pictureContext";
 import { useField, useFields } from "../fields/fieldsContext";
 import { More } from "../fields/more";
 
@@ -15,12 +18,22 @@ const ALTERNATION_WORDS: Readonly<Record<Alternation, string>> = {
 };
 
 export function GridSentence() {
-  const { group } = useFields().stored;
+  const { group, fill } = useFields().stored;
   const grouped = typeof group === "string" && group !== "none";
+  const filling = fill !== undefined;
   return (
     <>
-      <b>Grid</b> of <FieldNumber of="columns" /> columns and <FieldNumber of="rows" /> rows,{" "}
-      <FieldPair of="pitch" apart="each way" /> apart,{" "}
+      <b>Grid</b>{" "}
+      {filling ? (
+        <>
+          over <FieldPart of="fill" label="fills" sheet none="columns and rows" />
+        </>
+      ) : (
+        <>
+          of <FieldNumber of="columns" /> columns and <FieldNumber of="rows" /> rows
+        </>
+      )}
+      , <FieldPair of="pitch" apart="each way" /> apart,{" "}
       {grouped ? (
         <>
           by the plane group <FieldChoice of="group" words={{ none: "no group" }} />.
@@ -37,7 +50,36 @@ export function GridSentence() {
           </More>
         </>
       )}
+      {!filling && (
+        <>
+          <More about="to a width" fields={["width", "height"]}>
+            From the first column to the last <FieldNumber of="width" />, from the first row to the last{" "}
+            <FieldNumber of="height" />.
+          </More>
+          <More about="fill the sheet" fields={["fill"]}>
+            It fills <FieldPart of="fill" label="fills" sheet none="columns and rows" />.
+          </More>
+        </>
+      )}
+      <TileWords />
     </>
+  );
+}
+
+/** The smallest rectangle the grid repeats in. */
+function TileWords() {
+  const { part, owner } = useFields();
+  const { report } = usePicture();
+  const unit = useDesk((state) => state.history.design.sheet.unit);
+  const tiles = report?.chosen?.id === part ? report.chosen.tiles : null;
+  const tile = typeof owner === "object" && "rule" in owner ? tiles?.get(owner.rule) : undefined;
+  if (!tile) return null;
+  const tell = (length: number) => Number((length / MILLIMETRES_PER[unit]).toFixed(3));
+  return (
+    <span className="text-[14.5px] text-quiet">
+      {" "}
+      Repeats every {tell(tile.width)} × {tell(tile.height)} {unit}.
+    </span>
   );
 }
 

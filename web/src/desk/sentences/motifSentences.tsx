@@ -1,6 +1,7 @@
 import type { ComponentType } from "react";
 import { FieldChoice } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
+import { FieldPart } from "../fields/fieldPart";
 import { useFields } from "../fields/fieldsContext";
 import { More } from "../fields/more";
 
@@ -52,6 +53,11 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   drop: () => (
     <>
       <FieldNumber of="length" /> long and <FieldNumber of="width" /> wide.
+    </>
+  ),
+  part: () => (
+    <>
+      <FieldPart of="part" label="part used" />, whole and with its finish.
     </>
   ),
   line: () => (

@@ -18,9 +18,9 @@ export function RingSentence() {
         </>
       )}
       .
-      <More about="only an arc" fields={["start", "arc", "own"]}>
-        From <FieldNumber of="start" /> over <FieldNumber of="arc" />, each turned{" "}
-        <FieldNumber of="own" label="own turn" /> about its foot.
+      <More about="only an arc" fields={["start", "apart", "arc", "own"]}>
+        From <FieldNumber of="start" /> over <FieldNumber of="arc" />, <FieldNumber of="apart" label="angle apart" />{" "}
+        apart, each turned <FieldNumber of="own" label="own turn" /> about its foot.
       </More>
       <More about="more rings" fields={["rings", "gap", "growth", "stagger", "flipEvery"]}>
         <FieldNumber of="rings" /> rings <FieldNumber of="gap" /> apart, each with{" "}

@@ -1,3 +1,4 @@
+import type { FieldValue, SpiralSizeValue } from "@twin-petal/core";
 import { FieldChoice } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
 import { useField, useFields } from "../fields/fieldsContext";
@@ -46,7 +47,7 @@ export function SpiralSentence() {
 /** How copies grow along the spiral. */
 function SizeWords() {
   const { stored, set } = useField("size", "structure");
-  const sizes = typeof stored === "object" && "from" in stored && "to" in stored ? stored : null;
+  const sizes = isSizes(stored) ? stored : null;
   const kind = stored === "radius" ? "radius" : sizes ? "range" : "same";
   const end = (key: "from" | "to") => (
     <BoundNumber
@@ -82,4 +83,8 @@ function SizeWords() {
       .
     </>
   );
+}
+
+function isSizes(stored: FieldValue | undefined): stored is Exclude<SpiralSizeValue, string> & FieldValue {
+  return typeof stored === "object" && "from" in stored && "to" in stored;
 }

@@ -19,6 +19,9 @@ import { usePicture } from "./pictureContext";
 import { WalkedPath } from "./walk/walkReplay";
 import { RuleHandles } from "./ruleHandles";
 import { RadiusHandle } from "./radiusHandle";
+import { SecondCopyHandles } from "./secondCopyHandles";
+import { ShareHandle } from "./shareHandle";
+import { VectorHandles } from "./vectorHandles";
 
 /** What lies over the picture: guides, the source's outline, wedges, mirrors, and the handles. */
 export function Marks() {
@@ -147,6 +150,41 @@ function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps)
         </g>
       );
     }
+    case "area": {
+      const corners = mark.corners.map((corner) => screen(toSheet, corner));
+      return (
+        <polygon
+          points={corners.map(({ x, y }) => `${x},${y}`).join(" ")}
+          fill="var(--brass)"
+          fillOpacity={0.08}
+          stroke="var(--brass)"
+          strokeDasharray="1 5"
+          strokeLinecap="round"
+          strokeWidth={1.5}
+        >
+          <title>The area one motif has to itself</title>
+        </polygon>
+      );
+    }
+    case "vectors":
+      return (
+        <>
+          {line({ x: 0, y: 0 }, mark.a)}
+          {line({ x: 0, y: 0 }, mark.b)}
+        </>
+      );
+    case "share":
+      return mark.field === "from" ? (
+        <polyline
+          points={mark.line.map((point) => screen(toSheet, point)).map(({ x, y }) => `${x},${y}`).join(" ")}
+          fill="none"
+          stroke="var(--brass)"
+          strokeDasharray="1 5"
+          strokeLinecap="round"
+          strokeWidth={1.5}
+        />
+      ) : null;
+    case "second":
     case "pivot":
     case "space":
       return null;
@@ -166,6 +204,9 @@ function HandleOf({ part, placed }: { part: PartOf; placed: PlacedMark }) {
   const { mark } = placed;
   if (mark.kind === "pivot") return <PivotHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "radius") return <RadiusHandle part={part} placed={placed} mark={mark} />;
+  if (mark.kind === "second") return <SecondCopyHandles part={part} placed={placed} mark={mark} />;
+  if (mark.kind === "vectors") return <VectorHandles part={part} placed={placed} mark={mark} />;
+  if (mark.kind === "share") return <ShareHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "space") return <RuleHandles part={part} rule={placed.rule} toSheet={placed.toSheet} />;
   return null;
 }

@@ -4,6 +4,7 @@ import {
   directionOf,
   distance,
   invert,
+  isPair,
   motifOf,
   multiply,
   polar,
@@ -155,8 +156,8 @@ function NumberDrop({ part, owner, handle, field, stored, whose, toSheet }: Numb
 function withSide(stored: FieldValue | undefined, side: string | undefined, value: number): FieldValue {
   if (side === undefined) return value;
   const both = typeof stored === "number" || typeof stored === "string" ? { x: stored, y: stored } : null;
-  const pair = both ?? (typeof stored === "object" && "x" in stored && "y" in stored ? stored : { x: value, y: value });
-  return { x: pair.x ?? value, y: pair.y ?? value, [side]: value };
+  const pair = both ?? (isPair(stored) ? stored : { x: value, y: value });
+  return side === "x" ? { x: value, y: pair.y } : { x: pair.x, y: value };
 }
 
 /** Where a cutout or a member stands in the motif it belongs to. */

@@ -44,6 +44,19 @@ export function NestedHandles({ part, toSheet, taken }: NestedHandlesProps) {
   );
 }
 
+interface SecondShapeHandlesProps {
+  readonly part: string;
+  /** The rule that leads to it, by its number. */
+  readonly rule: number;
+  readonly motif: Motif;
+  readonly toSheet: Matrix;
+}
+
+/** The shape a rule leads to, on the sheet. */
+export function SecondShapeHandles({ part, rule, motif, toSheet }: SecondShapeHandlesProps) {
+  return <Nested part={part} owner={{ to: rule }} motif={motif} within={toSheet} taken={[]} word="the second shape" />;
+}
+
 interface NestedProps {
   readonly part: string;
   readonly owner: Exclude<FieldOwner, "motif">;

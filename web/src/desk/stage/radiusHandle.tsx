@@ -2,6 +2,7 @@ import {
   apply,
   directionOf,
   invert,
+  isPair,
   polar,
   type FieldValue,
   type Mark,
@@ -58,11 +59,11 @@ function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: Dro
     const distance = axis === null ? Math.hypot(local.x, local.y) : Math.abs(local[axis]);
     const radius = Math.max(LEAST, rounded(distance));
     const change = `radius → ${words(radius)}`;
-    const own = axis && typeof stored === "object" && "x" in stored ? stored[axis] : stored;
+    const own = axis && isPair(stored) ? stored[axis] : stored;
     if (typeof own === "string") return pullFormula("radius", own, radius, change, gesture);
     const next: FieldValue =
-      axis && typeof stored === "object" && "x" in stored && "y" in stored
-        ? { x: stored.x ?? 1, y: stored.y ?? 1, [axis]: radius }
+      axis && isPair(stored)
+        ? { x: axis === "x" ? radius : stored.x, y: axis === "y" ? radius : stored.y }
         : radius;
     edit(setField(part.id, { rule }, mark.field, next, change, `${part.id}/${rule}/${mark.field}/${gesture}`));
   };

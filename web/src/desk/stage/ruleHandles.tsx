@@ -1,6 +1,7 @@
 import { designResolver, ruleOf, scopeOf, type Matrix, type Part } from "@twin-petal/core";
 import { useNumbers } from "../fields/boundNumber";
 import { NumberHandles } from "./motifHandles";
+import { SecondShapeHandles } from "./nestedHandles";
 
 interface RuleHandlesProps {
   readonly part: Part;
@@ -17,6 +18,10 @@ export function RuleHandles({ part, rule, toSheet }: RuleHandlesProps) {
   if (!stored || !definition) return null;
   const handles = definition.prepare(stored, resolver, "").handles();
   if (resolver.problems.length > 0) return null;
+  const second = stored.to;
+  if (typeof second === "object" && "kind" in second) {
+    return <SecondShapeHandles part={part.id} rule={rule} motif={second} toSheet={toSheet} />;
+  }
   return (
     <NumberHandles
       part={part.id}

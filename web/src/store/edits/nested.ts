@@ -68,7 +68,10 @@ export function changeNested(part: string, owner: FieldOwner, motif: Motif): Edi
     const known = nestedIn(draft, owner);
     if (!known || typeof owner !== "object" || "rule" in owner) return;
     const next = castDraft(known.at ? { ...motif, at: known.at } : motif);
-    if ("cutout" in owner) listIn(draft, "cutouts")[owner.cutout] = next;
+    if ("to" in owner) {
+      const rule = draft.rules[owner.to];
+      if (rule) rule.to = next;
+    } else if ("cutout" in owner) listIn(draft, "cutouts")[owner.cutout] = next;
     else listIn(draft, "members")[owner.member] = next;
   });
 }

@@ -1,9 +1,16 @@
 import type { Motif, Part, Rule } from "@twin-petal/core";
 import type { Draft } from "immer";
 
-/** Whose field it is: the motif's, a rule's, a cutout's, or that of one of the motifs combined in it, by their numbers. */
+/**
+ * Whose field it is: the motif's, a rule's, a cutout's, that of one of the motifs combined in it, or of the second
+ * shape a rule leads to; by their numbers.
+ */
 export type FieldOwner =
-  "motif" | { readonly rule: number } | { readonly cutout: number } | { readonly member: number };
+  | "motif"
+  | { readonly rule: number }
+  | { readonly cutout: number }
+  | { readonly member: number }
+  | { readonly to: number };
 
 /** Names an owner within its part. */
 export function ownerKey(owner: FieldOwner): string {
@@ -17,7 +24,18 @@ export function ownerIn(part: Draft<Part>, owner: FieldOwner): Draft<Motif> | Dr
 /** The motif itself, or one of those cut from it or combined in it. */
 export function motifIn(part: Draft<Part>, owner: Exclude<FieldOwner, { rule: number }>): Draft<Motif> | undefined {
   if (owner === "motif") return part.motif;
+  if ("to" in owner) return secondShape(part, owner.to);
   return "cutout" in owner ? part.cutouts[owner.cutout] : membersIn(part.motif)[owner.member];
+}
+
+/** The shape a rule leads to. */
+function secondShape(part: Draft<Part>, rule: number): Draft<Motif> | undefined {
+  const stored: unknown = part.rules[rule]?.to;
+  return isMotif(stored) ? stored : undefined;
+}
+
+function isMotif(stored: unknown): stored is Draft<Motif> {
+  return typeof stored === "object" && stored !== null && "kind" in stored;
 }
 
 /** The motifs a compound combines. */

@@ -1,4 +1,4 @@
-import { ruleOf, type Design, type FieldValue, type Rule } from "@twin-petal/core";
+import { ruleOf, type Design, type FieldChanges, type FieldValue, type Rule } from "@twin-petal/core";
 import { castDraft } from "immer";
 import { ownerIn, type FieldOwner } from "./owners";
 import type { Edit } from "../edit";
@@ -54,6 +54,23 @@ export function setField(
       if (inner !== undefined) setWithin(holder, field, inner, value);
       else if (value === undefined) Reflect.deleteProperty(holder, field);
       else holder[field] = castDraft(value);
+    },
+    gesture,
+  );
+}
+
+/** Sets several fields of a motif or a rule at once; undefined brings a default back. */
+export function setFields(part: string, owner: FieldOwner, changes: FieldChanges, label: string, gesture?: string): Edit {
+  return partEdit(
+    part,
+    label,
+    (draft) => {
+      const holder = ownerIn(draft, owner);
+      if (!holder) return;
+      for (const [name, value] of Object.entries(changes)) {
+        if (value === undefined) Reflect.deleteProperty(holder, name);
+        else holder[name] = castDraft(value);
+      }
     },
     gesture,
   );

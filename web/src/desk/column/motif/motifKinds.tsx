@@ -13,6 +13,7 @@ export const MADE_KINDS: Readonly<Record<string, KindWords>> = {
   freehand: { name: "strokes", promise: "drawn by hand onto the ornament" },
   walk: { name: "walk", promise: "go, turn, and do it again" },
   text: { name: "lettering", promise: "words, straight or around" },
+  part: { name: "whole part", promise: "a finished ornament, repeated again" },
   svg: { name: "picture", promise: "an SVG from another program" },
 };
 
@@ -30,6 +31,9 @@ const MADE_MARKS: Readonly<Record<string, ReactNode>> = {
   freehand: <path d="M3 22C7 8 12 8 14 16S20 28 23 18 27 9 30 11" />,
   walk: <path d="M4 28V20H12V12H20V4H28" />,
   text: <path d="M6 26 14 6 22 26M9 19H19M25 26V14" />,
+  part: (
+    <path d="M16 16m-3 0a3 3 0 1 0 6 0 3 3 0 1 0-6 0M16 4a5 4 0 0 1 0 9 5 4 0 0 1 0-9ZM16 19a5 4 0 0 1 0 9 5 4 0 0 1 0-9ZM4 16a4 5 0 0 1 9 0 4 5 0 0 1-9 0ZM19 16a4 5 0 0 1 9 0 4 5 0 0 1-9 0" />
+  ),
   svg: <path d="M5 5H27V27H5ZM5 21 12 14 18 20 22 16 27 21" />,
 };
 

@@ -1,0 +1,20 @@
+/** Why a rule cannot be computed, found out only while computing it: a formula that is not finite for some copy. */
+export class RuleTrouble extends Error {
+  constructor(
+    /** The field it is about; empty for the whole rule. */
+    readonly field: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+/** Does some work; what it throws of this kind is placed under a path of the part. */
+export function placingTrouble(path: string, work: () => void): void {
+  try {
+    work();
+  } catch (error) {
+    if (!(error instanceof RuleTrouble)) throw error;
+    throw new RuleTrouble(error.field === "" ? path : `${path}.${error.field}`, error.message);
+  }
+}

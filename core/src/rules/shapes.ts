@@ -1,0 +1,65 @@
+import { transformPath, type Path } from "../geometry/path";
+import { IDENTITY } from "../geometry/matrix";
+import type { Piece } from "../motif/drawing";
+import type { Reshape } from "./definition";
+import { matrixAt, type Placements } from "./placements";
+
+/** An outline copies are painted with. Millimetres. */
+export interface Shape {
+  readonly path: Path;
+  /** The pieces it is painted in, bottom first; null when the part's finish paints the outline as one. */
+  readonly pieces: readonly Piece[] | null;
+}
+
+/** Outlines, and for each copy of a product the number of its own. */
+export interface ShapedCopies {
+  readonly shapes: readonly Shape[];
+  readonly shapeOf: Uint32Array;
+}
+
+/** The outlines of the product of m transforms with a group, reshaped in the motif's own space: m for each there was. */
+export function reshapeMotifs(
+  reshape: Reshape,
+  copies: number,
+  group: Placements,
+  shapes: readonly Shape[],
+): ShapedCopies {
+  const shapeOf = Uint32Array.from({ length: copies * group.count }, (_, copy) => {
+    const inner = copy % group.count;
+    return Math.floor(copy / group.count) * shapes.length + (group.shapeOf?.[inner] ?? 0);
+  });
+  const made = Array.from({ length: copies }, (_, j) => shapes.map((shape) => reshaped(shape, reshape, j)));
+  return { shapes: made.flat(), shapeOf };
+}
+
+/** The outlines of a product reshaped where its copies stand: one for every copy. */
+export function reshapeCopies(
+  reshape: Reshape,
+  copies: number,
+  group: Placements,
+  shapes: readonly Shape[],
+): ShapedCopies {
+  const count = copies * group.count;
+  const made = Array.from({ length: count }, (_, copy): Shape => {
+    const inner = copy % group.count;
+    const shape = shapes[group.shapeOf?.[inner] ?? 0] ?? { path: [], pieces: null };
+    return reshaped(placed(shape, group, inner), reshape, Math.floor(copy / group.count));
+  });
+  return { shapes: made, shapeOf: Uint32Array.from({ length: count }, (_, copy) => copy) };
+}
+
+function placed({ path, pieces }: Shape, group: Placements, copy: number): Shape {
+  const matrix = matrixAt(group.matrices, copy);
+  if (matrix.every((entry, place) => entry === IDENTITY[place])) return { path, pieces };
+  return {
+    path: transformPath(path, matrix),
+    pieces: pieces && pieces.map((piece) => ({ ...piece, path: transformPath(piece.path, matrix) })),
+  };
+}
+
+function reshaped({ path, pieces }: Shape, { outline, keepsPieces }: Reshape, j: number): Shape {
+  return {
+    path: outline(path, j),
+    pieces: pieces && keepsPieces ? pieces.map((piece) => ({ ...piece, path: outline(piece.path, j) })) : null,
+  };
+}

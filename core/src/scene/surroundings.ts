@@ -1,0 +1,51 @@
+import type { ResolvedSheet } from "../design/resolve";
+import { invert, multiply, type Matrix } from "../geometry/matrix";
+import { polygonOf, transformPath, type Path } from "../geometry/path";
+import type { Surroundings } from "../motif/drawing";
+import { matrixAt } from "../rules/placements";
+import type { PartScene } from "./scene";
+import { wholePart } from "./wholePart";
+
+/** The other parts and the sheet as a motif or a rule sees them; `space` takes its own space to the sheet. */
+export function surroundingsOf(
+  space: Matrix,
+  sheet: ResolvedSheet,
+  partOf: (id: string) => PartScene | undefined,
+): Surroundings {
+  const back = invert(space);
+  return {
+    lineOf(id) {
+      const geometry = partOf(id)?.geometry;
+      if (!geometry || !back) return null;
+      const { placements, shapes } = geometry;
+      const source = shapes[placements.shapeOf?.[0] ?? 0]?.path ?? [];
+      return transformPath(source, multiply(back, matrixAt(placements.matrices, 0)));
+    },
+    areaOf(id) {
+      const geometry = partOf(id)?.geometry;
+      return geometry && back ? transformPath(everyOutline(geometry), back) : null;
+    },
+    wholeOf(id) {
+      const part = partOf(id);
+      const toOwn = part && invert(part.geometry.at);
+      return part && toOwn ? wholePart(part, toOwn) : null;
+    },
+    sheet: () => (back ? transformPath([edgeOf(sheet)], back) : []),
+  };
+}
+
+function everyOutline({ placements, shapes }: PartScene["geometry"]): Path {
+  return Array.from({ length: placements.count }, (_, copy) =>
+    transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrixAt(placements.matrices, copy)),
+  ).flat();
+}
+
+function edgeOf({ width, height }: ResolvedSheet) {
+  const [x, y] = [width / 2, height / 2];
+  return polygonOf([
+    { x: -x, y: -y },
+    { x, y: -y },
+    { x, y },
+    { x: -x, y },
+  ]);
+}

@@ -1,0 +1,31 @@
+import type { Design } from "../design/design";
+import { designResolver, resolveDesign } from "../design/resolve";
+import { COPY_NAMES } from "../rules/copyNames";
+import { RuleTrouble } from "../rules/ruleTrouble";
+import { copyValues, VARIED } from "../rules/vary";
+import { formula } from "../design/field";
+import { scopeOf } from "../formula/numbers";
+import { buildScene } from "./sceneBuilder";
+
+/**
+ * What a formula of a vary gives for each copy the rules before it make. Null when the rule is none, or a formula
+ * is wrong. What the design needs must have been loaded.
+ */
+export function valuesOfVary(design: Design, id: string, rule: number, field: string): Float64Array | null {
+  const part = design.parts.find((known) => known.id === id);
+  const stored = part?.rules[rule];
+  const varied = VARIED.find((known) => known === field);
+  if (!part || stored?.kind !== "vary" || !varied) return null;
+  const resolver = designResolver(scopeOf(resolveDesign(design).numbers));
+  const wanted = formula("factor", COPY_NAMES).resolve(stored[varied], resolver, "");
+  const before = { ...part, rules: part.rules.slice(0, rule) };
+  const scene = buildScene({ ...design, parts: design.parts.map((known) => (known.id === id ? before : known)) });
+  const placements = scene.parts.find((known) => known.id === id)?.geometry.placements;
+  if (!wanted || !placements) return null;
+  try {
+    return copyValues(wanted, varied, placements);
+  } catch (error) {
+    if (error instanceof RuleTrouble) return null;
+    throw error;
+  }
+}

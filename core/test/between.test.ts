@@ -1,0 +1,78 @@
+import { describe, expect, test } from "@jest/globals";
+import { areaOfPath, boxOfPath } from "../src/geometry/path";
+import { pathsBetween } from "../src/geometry/between";
+import { colorAt } from "../src";
+import { designWith, partDesign } from "./testDesign";
+import { outlinesOf, partOf } from "./scenes";
+
+const between = (more: object) => ({ kind: "between", ...more });
+const disc = (radius: number, at: object = {}) => ({ kind: "disc", radius, at });
+const areas = (motif: object, rule: object) =>
+  outlinesOf(partOf(partDesign(motif, [rule]))).map((outline) => Math.abs(areaOfPath(outline)));
+
+describe("between", () => {
+  test("two discs: radii go over evenly, ends included or not", () => {
+    const radii = (more: object) =>
+      areas(disc(10), between({ to: disc(20), ...more })).map((area) => Math.sqrt(area / Math.PI));
+    [10, 12.5, 15, 17.5, 20].forEach((radius, j) => expect(radii({ count: 5 })[j]).toBeCloseTo(radius, 4));
+    const inner = radii({ count: 4, ends: false });
+    [12, 14, 16, 18].forEach((radius, j) => expect(inner[j]).toBeCloseTo(radius, 4));
+  });
+
+  test("ease crowds them towards one end, and keeps the ends", () => {
+    const widths = (ease: number) =>
+      outlinesOf(partOf(partDesign(disc(10), [between({ to: disc(20), count: 3, ease })]))).map(
+        (outline) => boxOfPath(outline).right,
+      );
+    expect(widths(1)[1]).toBeCloseTo(10 + 10 * 0.5 ** 3, 6);
+    expect(widths(-1)[1]).toBeCloseTo(20 - 10 * 0.5 ** 3, 6);
+    expect(widths(0.4)[2]).toBeCloseTo(20, 9);
+  });
+
+  test("outlines with different numbers of nodes: the first and the last are the two themselves", () => {
+    const star = { kind: "star", points: 7, outer: 30, inner: 12 };
+    const square = { kind: "rectangle", width: 20, height: 20 };
+    const [first, , last] = areas(star, between({ to: square, count: 3 }));
+    expect(first).toBeCloseTo(7 * 30 * 12 * Math.sin(Math.PI / 7), 6);
+    expect(last).toBeCloseTo(400, 6);
+  });
+
+  test("closed runs that go round opposite ways never turn inside out", () => {
+    const round = [{ closed: true, coordinates: [0, 0, 0, 0, 10, 0, 10, 0, 10, 0, 10, 10, 10, 10, 10, 10, 0, 0, 0, 0] }];
+    const other = [{ closed: true, coordinates: [0, 0, 0, 0, 10, 10, 10, 10, 10, 10, 10, 0, 10, 0, 10, 0, 0, 0, 0, 0] }];
+    for (const t of [0, 0.3, 0.5, 0.8, 1]) expect(Math.abs(areaOfPath(pathsBetween(round, other)(t)))).toBeCloseTo(50, 9);
+  });
+
+  test("open lines stay open; a line and an outline meet as a line; a run without a partner shrinks to a point", () => {
+    const line = { kind: "line", length: 40 };
+    const [, middle = []] = outlinesOf(partOf(partDesign(line, [between({ to: { ...line, at: { x: 30 } }, count: 3 })])));
+    expect(middle[0]?.closed).toBe(false);
+    const { left, top, right, bottom } = boxOfPath(middle);
+    [left, top, right, bottom].forEach((side, k) => expect(side).toBeCloseTo([15, -40, 15, 0][k] ?? NaN, 9));
+    const [, mixed = []] = outlinesOf(partOf(partDesign(line, [between({ to: disc(10), count: 3 })])));
+    expect(mixed[0]?.closed).toBe(false);
+    const [whole] = areas({ kind: "ring", outer: 20, inner: 10 }, between({ to: disc(20), count: 2 }));
+    const [, filled] = areas({ kind: "ring", outer: 20, inner: 10 }, between({ to: disc(20), count: 2 }));
+    expect(whole).toBeCloseTo(300 * Math.PI, 2);
+    expect(filled).toBeCloseTo(400 * Math.PI, 1);
+  });
+
+  test("paint goes over to that of the part it leads to", () => {
+    const design = designWith({
+      parts: [
+        { id: "end", role: "tool", motif: disc(5), finish: { fill: "#FFFFFF" } },
+        {
+          id: "a",
+          motif: disc(20),
+          rules: [between({ to: { kind: "part", part: "end" }, count: 3 })],
+          finish: { fill: "#000000" },
+        },
+      ],
+    });
+    const { finish, geometry } = partOf(design);
+    if (!finish.fill) throw new Error("no fill");
+    const colorOf = colorAt(finish.fill, geometry.placements);
+    // The middle of black and white in OKLab has lightness ½, the grey #636363.
+    expect([0, 1, 2].map(colorOf)).toEqual(["#000000", "#636363", "#FFFFFF"]);
+  });
+});

@@ -1,0 +1,40 @@
+import type { FieldValue, LinkReport, LinkRole } from "@twin-petal/core";
+import { LINK_ROLES } from "@twin-petal/core";
+import { useEditing } from "@/store/deskStore";
+import { ownerKey } from "@/store/edits/owners";
+import { setFields } from "@/store/edits/rules";
+import { useFields } from "./fieldsContext";
+import { useLinks } from "./useLinks";
+
+/** A field that is one of three linked numbers and follows from the other two at present. */
+export interface Following {
+  readonly value: number;
+  /** Holds it by hand from now on; another of the three follows instead. */
+  hold: (value: FieldValue | undefined, change: string, gesture?: string) => void;
+}
+
+/** Whether a field follows from others at present; null where it is held, or stands alone. */
+export function useLinked(field: string, store: (value: FieldValue | undefined) => FieldValue | undefined): Following | null {
+  const { part, owner } = useFields();
+  const { edit } = useEditing();
+  const found = roleIn(useLinks(), field);
+  if (!found || found.link.follows !== found.role) return null;
+  const { link, role } = found;
+  const released: LinkRole = role === "span" ? "spacing" : "span";
+  const [outer = field] = field.split(".");
+  return {
+    value: link[role],
+    hold(value, change, gesture) {
+      const key = gesture && `${part}/${ownerKey(owner)}/${field}/${gesture}`;
+      edit(setFields(part, owner, { ...link.letFollow[released], [outer]: store(value) }, change, key));
+    },
+  };
+}
+
+function roleIn(links: readonly LinkReport[], field: string): { link: LinkReport; role: LinkRole } | null {
+  for (const link of links) {
+    const role = LINK_ROLES.find((known) => link.fields[known] === field);
+    if (role) return { link, role };
+  }
+  return null;
+}

@@ -1,0 +1,120 @@
+import { isNumberValue, type FieldValue, type Limits, type NumberValue, type Quantity } from "@twin-petal/core";
+import { useDesk } from "@/store/deskStore";
+import { Menu, MenuItem } from "@/ui/menu";
+import { BoundNumber } from "../fields/boundNumber";
+import { FieldNumber } from "../fields/fieldNumber";
+import { FieldPart } from "../fields/fieldPart";
+import { useField, useFields } from "../fields/fieldsContext";
+import { More } from "../fields/more";
+import { WordButton } from "../fields/wordButton";
+
+export function ScatterSentence() {
+  return (
+    <>
+      <b>Scatter</b> <FieldNumber of="count" /> over <FieldPart of="region" sheet />, at least <FieldNumber of="gap" />{" "}
+      apart, by chance <FieldNumber of="seed" />
+      <NextChance />.
+      <More about="turned and sized by chance" fields={["turn", "size"]}>
+        Each is turned by <Range of="turn" quantity="angle" limits={TURNS} standard={[0, 0]} /> and sized{" "}
+        <Range of="size" quantity="factor" limits={SIZES} standard={[1, 1]} />.
+      </More>
+      <More about="keep off a part" fields={["avoid"]}>
+        <Avoided />
+      </More>
+    </>
+  );
+}
+
+const TURNS: Limits = { min: -3_600, max: 3_600, whole: false };
+const SIZES: Limits = { min: 0.001, max: 1_000, whole: false };
+
+/** Another throw of the same. */
+function NextChance() {
+  const { stored, set } = useField("seed", "number");
+  const seed = typeof stored === "number" ? stored : 1;
+  return (
+    <WordButton title="Scatter them anew" onClick={() => set(seed + 1, `chance ${seed + 1}`)}>
+      again
+    </WordButton>
+  );
+}
+
+interface RangeProps {
+  readonly of: "turn" | "size";
+  readonly quantity: Quantity;
+  readonly limits: Limits;
+  readonly standard: readonly [NumberValue, NumberValue];
+}
+
+/** The least and the greatest that chance may give. */
+function Range({ of, quantity, limits, standard }: RangeProps) {
+  const { stored, set } = useField(of, "structure");
+  const [from = standard[0], to = standard[1]] = isEnds(stored) ? stored : standard;
+  const end = (words: "from" | "to", value: NumberValue, place: (next: NumberValue) => readonly NumberValue[]) => (
+    <BoundNumber
+      label={`${of} ${words}`}
+      stored={value}
+      standard={Number(standard[0])}
+      quantity={quantity}
+      limits={limits}
+      step={quantity === "angle" ? 5 : 0.05}
+      onSet={(next, change, gesture) => set(place(next ?? standard[0]), change, gesture)}
+    />
+  );
+  return (
+    <>
+      {end("from", from, (next) => [next, to])} to {end("to", to, (next) => [from, next])}
+    </>
+  );
+}
+
+function isEnds(stored: FieldValue | undefined): stored is FieldValue & readonly NumberValue[] {
+  return Array.isArray(stored) && stored.every(isNumberValue);
+}
+
+/** The parts whose areas stay free. */
+function Avoided() {
+  const { stored, set } = useField("avoid", "structure");
+  const { part } = useFields();
+  const parts = useDesk((state) => state.history.design.parts);
+  const avoided = isNames(stored) ? stored : [];
+  const nameOf = (id: string) => parts.find((known) => known.id === id)?.name ?? id;
+  const others = parts.filter(({ id }) => id !== part && !avoided.includes(id));
+  return (
+    <>
+      They keep off{" "}
+      {avoided.map((id) => (
+        <WordButton
+          key={id}
+          title={`Let them stand on ${nameOf(id)} again`}
+          onClick={() => {
+            const rest = avoided.filter((known) => known !== id);
+            set(rest.length > 0 ? rest : undefined, `no longer keep off ${nameOf(id)}`);
+          }}
+        >
+          {nameOf(id)} ×
+        </WordButton>
+      ))}
+      {others.length > 0 && (
+        <Menu
+          trigger={
+            <button type="button" className="rounded px-0.5 text-live underline decoration-dotted hover:bg-live-ground">
+              {avoided.length === 0 ? "nothing yet" : "and …"}
+            </button>
+          }
+        >
+          {others.map(({ id, name }) => (
+            <MenuItem key={id} onSelect={() => set([...avoided, id], `keep off ${name}`)}>
+              {name}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
+      .
+    </>
+  );
+}
+
+function isNames(stored: FieldValue | undefined): stored is FieldValue & readonly string[] {
+  return Array.isArray(stored);
+}

@@ -1,0 +1,44 @@
+import { apply, directionOf, invert, type Mark, type Part, type PlacedMark, type Point } from "@twin-petal/core";
+import { useDesk } from "@/store/deskStore";
+import { setFields } from "@/store/edits/rules";
+import { DropMark } from "./drop";
+import { Handle } from "./handle";
+import { useLengthWords } from "./lengthWords";
+
+interface VectorHandlesProps {
+  readonly part: Part;
+  readonly placed: PlacedMark;
+  readonly mark: Extract<Mark, { kind: "vectors" }>;
+}
+
+/** The two sides of a free lattice's cell, each pulled by its end to any length and direction. */
+export function VectorHandles({ part, placed: { rule, toSheet }, mark }: VectorHandlesProps) {
+  const edit = useDesk((state) => state.edit);
+  const { words, rounded, nudge } = useLengthWords();
+  const back = invert(toSheet);
+  if (!back) return null;
+  const origin = apply(toSheet, { x: 0, y: 0 });
+  const side = (name: "a" | "b", which: string, at: Point) => (
+    <Handle
+      label={`${which} side of the lattice`}
+      at={apply(toSheet, at)}
+      telling={`${words(at.x)} across, ${words(at.y)} down`}
+      nudge={nudge}
+      onPull={(to, gesture) => {
+        const { x, y } = apply(back, to);
+        const next = { x: rounded(x), y: rounded(y) };
+        const vectors = name === "a" ? { a: next, b: mark.b } : { a: mark.a, b: next };
+        const label = `${which.toLowerCase()} side → ${words(next.x)}, ${words(next.y)}`;
+        edit(setFields(part.id, { rule }, { vectors }, label, `${part.id}/${rule}/vectors/${gesture}`));
+      }}
+    >
+      <DropMark turn={directionOf(origin, apply(toSheet, at))} />
+    </Handle>
+  );
+  return (
+    <>
+      {side("a", "First", mark.a)}
+      {side("b", "Second", mark.b)}
+    </>
+  );
+}

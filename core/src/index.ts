@@ -95,3 +95,4 @@ export * from "./rules/shapes";
 export * from "./rules/tile";
 export * from "./rules/vary";
 export * from "./scene/valuesOfVary";
+export * from "./scene/gaps";

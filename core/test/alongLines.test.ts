@@ -20,7 +20,9 @@ const along = (rule: object) => ({ kind: "along", ...rule });
 describe("along", () => {
   test("a circle: the same copies as a ring of that radius", () => {
     const feet = feetOf(partOf(onLine(CIRCLE, along({ count: 9 }))));
-    const ring = partOf(designWith({ parts: [{ id: "a", motif: { kind: "petal" }, rules: [{ kind: "ring", count: 9 }] }] }));
+    const ring = partOf(
+      designWith({ parts: [{ id: "a", motif: { kind: "petal" }, rules: [{ kind: "ring", count: 9 }] }] }),
+    );
     matricesOf(partOf(onLine(CIRCLE, along({ count: 9 })))).forEach((matrix, copy) => {
       matrix.forEach((entry, place) => expect(entry).toBeCloseTo(matricesOf(ring)[copy]?.[place] ?? NaN, 2));
     });
@@ -71,7 +73,9 @@ describe("along", () => {
   test("bent along a spiral: neighbouring segments of a smooth motif leave each other in one direction", () => {
     const spiral = { kind: "curve", form: "even", inner: 10, pitch: 9, turns: 3 };
     const disc = { kind: "disc", radius: 3 };
-    for (const outline of outlinesOf(partOf(onLine(spiral, along({ count: 12, bend: true, from: 0.1, to: 0.9 }), disc)))) {
+    for (const outline of outlinesOf(
+      partOf(onLine(spiral, along({ count: 12, bend: true, from: 0.1, to: 0.9 }), disc)),
+    )) {
       const segments = outline.flatMap(segmentsOf);
       segments.forEach((segment, index) => {
         const next = segments[(index + 1) % segments.length] ?? segment;

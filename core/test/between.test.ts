@@ -38,14 +38,21 @@ describe("between", () => {
   });
 
   test("closed runs that go round opposite ways never turn inside out", () => {
-    const round = [{ closed: true, coordinates: [0, 0, 0, 0, 10, 0, 10, 0, 10, 0, 10, 10, 10, 10, 10, 10, 0, 0, 0, 0] }];
-    const other = [{ closed: true, coordinates: [0, 0, 0, 0, 10, 10, 10, 10, 10, 10, 10, 0, 10, 0, 10, 0, 0, 0, 0, 0] }];
-    for (const t of [0, 0.3, 0.5, 0.8, 1]) expect(Math.abs(areaOfPath(pathsBetween(round, other)(t)))).toBeCloseTo(50, 9);
+    const round = [
+      { closed: true, coordinates: [0, 0, 0, 0, 10, 0, 10, 0, 10, 0, 10, 10, 10, 10, 10, 10, 0, 0, 0, 0] },
+    ];
+    const other = [
+      { closed: true, coordinates: [0, 0, 0, 0, 10, 10, 10, 10, 10, 10, 10, 0, 10, 0, 10, 0, 0, 0, 0, 0] },
+    ];
+    for (const t of [0, 0.3, 0.5, 0.8, 1])
+      expect(Math.abs(areaOfPath(pathsBetween(round, other)(t)))).toBeCloseTo(50, 9);
   });
 
   test("open lines stay open; a line and an outline meet as a line; a run without a partner shrinks to a point", () => {
     const line = { kind: "line", length: 40 };
-    const [, middle = []] = outlinesOf(partOf(partDesign(line, [between({ to: { ...line, at: { x: 30 } }, count: 3 })])));
+    const [, middle = []] = outlinesOf(
+      partOf(partDesign(line, [between({ to: { ...line, at: { x: 30 } }, count: 3 })])),
+    );
     expect(middle[0]?.closed).toBe(false);
     const { left, top, right, bottom } = boxOfPath(middle);
     [left, top, right, bottom].forEach((side, k) => expect(side).toBeCloseTo([15, -40, 15, 0][k] ?? NaN, 9));

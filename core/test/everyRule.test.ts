@@ -14,14 +14,27 @@ const rule = fc.oneof(
   fc.record({ kind: kind("step"), count: whole(1, 9), turn: whole(-90, 90), scale: fc.constantFrom(0.8, 1, 1.1) }),
   fc.record({ kind: kind("ring"), count: whole(1, 9), rings: whole(1, 3), growth: whole(0, 3), arc: whole(10, 360) }),
   fc.record({ kind: kind("spiral"), form: fc.constantFrom("even", "growing", "sunflower"), count: whole(1, 20) }),
-  fc.record({ kind: kind("grid"), columns: whole(1, 4), rows: whole(1, 4), group: fc.constantFrom("none", "p2gg", "p6") }),
+  fc.record({
+    kind: kind("grid"),
+    columns: whole(1, 4),
+    rows: whole(1, 4),
+    group: fc.constantFrom("none", "p2gg", "p6"),
+  }),
   fc.record({ kind: kind("grid"), fill: part, pitch: whole(12, 30) }),
   fc.record({ kind: kind("border"), group: fc.constantFrom("p1", "p2mg"), count: whole(1, 9) }),
   fc.record({ kind: kind("border"), path: part, count: whole(1, 9), bend: fc.boolean() }),
   fc.record({ kind: kind("along"), path: part, count: whole(1, 9), bend: fc.boolean() }),
   fc.record({ kind: kind("scatter"), region: part, count: whole(1, 20), gap: whole(1, 20), seed: whole(0, 99) }),
-  fc.record({ kind: kind("between"), count: whole(1, 5), to: fc.constantFrom({ kind: "disc" }, { kind: "star", at: { x: 9 } }) }),
-  fc.record({ kind: kind("vary"), size: fc.constantFrom("1 + t", "0.5 + 0.1 * mod(i, 3)"), turn: fc.constant("5 * i") }),
+  fc.record({
+    kind: kind("between"),
+    count: whole(1, 5),
+    to: fc.constantFrom({ kind: "disc" }, { kind: "star", at: { x: 9 } }),
+  }),
+  fc.record({
+    kind: kind("vary"),
+    size: fc.constantFrom("1 + t", "0.5 + 0.1 * mod(i, 3)"),
+    turn: fc.constant("5 * i"),
+  }),
 );
 
 const design: fc.Arbitrary<Design> = fc.array(rule, { maxLength: 3 }).map((rules) =>

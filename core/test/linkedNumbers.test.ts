@@ -7,7 +7,8 @@ import { feetOf, partOf } from "./scenes";
 function linksOf(rule: object): readonly LinkReport[] {
   return buildScene(partDesign({ kind: "petal" }, [rule])).parts[0]?.geometry.links.get(0) ?? [];
 }
-const numbersOf = (rule: object) => linksOf(rule).map(({ count, spacing, span, follows }) => [count, spacing, span, follows]);
+const numbersOf = (rule: object) =>
+  linksOf(rule).map(({ count, spacing, span, follows }) => [count, spacing, span, follows]);
 
 describe("count, spacing and span: two are held, the third follows", () => {
   test("turn", () => {
@@ -28,7 +29,10 @@ describe("count, spacing and span: two are held, the third follows", () => {
 
   test("grid, its columns and its rows", () => {
     const rectangle = { kind: "grid", lattice: "rectangle", columns: 5, rows: 3, pitch: { x: 10, y: 20 } };
-    expect(numbersOf(rectangle)).toEqual([[5, 10, 40, "span"], [3, 20, 40, "span"]]);
+    expect(numbersOf(rectangle)).toEqual([
+      [5, 10, 40, "span"],
+      [3, 20, 40, "span"],
+    ]);
     expect(numbersOf({ ...rectangle, width: 60 })[0]).toEqual([5, 15, 60, "spacing"]);
     expect(numbersOf({ ...rectangle, width: 65, widthSets: "columns" })[0]).toEqual([7, 10, 65, "count"]);
     expect(numbersOf({ ...rectangle, height: 30 })[1]).toEqual([3, 15, 30, "spacing"]);
@@ -46,10 +50,22 @@ describe("count, spacing and span: two are held, the third follows", () => {
   test("letting another number follow changes no copy", () => {
     const rule = fc.oneof(
       fc.record({ kind: fc.constant("turn"), count: fc.integer({ min: 1, max: 40 }) }),
-      fc.record({ kind: fc.constant("turn"), count: fc.integer({ min: 1, max: 14 }), angle: fc.integer({ min: 1, max: 25 }) }),
+      fc.record({
+        kind: fc.constant("turn"),
+        count: fc.integer({ min: 1, max: 14 }),
+        angle: fc.integer({ min: 1, max: 25 }),
+      }),
       fc.record({ kind: fc.constant("ring"), count: fc.integer({ min: 2, max: 40 }) }),
-      fc.record({ kind: fc.constant("ring"), count: fc.integer({ min: 2, max: 40 }), arc: fc.integer({ min: 5, max: 355 }) }),
-      fc.record({ kind: fc.constant("border"), count: fc.integer({ min: 1, max: 40 }), pitch: fc.integer({ min: 3, max: 60 }) }),
+      fc.record({
+        kind: fc.constant("ring"),
+        count: fc.integer({ min: 2, max: 40 }),
+        arc: fc.integer({ min: 5, max: 355 }),
+      }),
+      fc.record({
+        kind: fc.constant("border"),
+        count: fc.integer({ min: 1, max: 40 }),
+        pitch: fc.integer({ min: 3, max: 60 }),
+      }),
       fc.record({
         kind: fc.constant("grid"),
         lattice: fc.constantFrom("rectangle", "brick", "square", "hex"),
@@ -60,7 +76,14 @@ describe("count, spacing and span: two are held, the third follows", () => {
       fc.record({ kind: fc.constant("along"), path: fc.constant("line"), count: fc.integer({ min: 2, max: 30 }) }),
     );
     const partWith = (fields: object) =>
-      partOf(designWith({ parts: [{ id: "line", motif: { kind: "disc" } }, { id: "a", motif: { kind: "petal" }, rules: [fields] }] }));
+      partOf(
+        designWith({
+          parts: [
+            { id: "line", motif: { kind: "disc" } },
+            { id: "a", motif: { kind: "petal" }, rules: [fields] },
+          ],
+        }),
+      );
     fc.assert(
       fc.property(rule, fc.constantFrom(...LINK_ROLES), fc.nat(), (fields, role, which) => {
         const before = partWith(fields);
@@ -84,7 +107,10 @@ describe("count, spacing and span: two are held, the third follows", () => {
   });
 
   test("closing leaves nothing short", () => {
-    for (const rule of [{ kind: "turn", count: 14, angle: 25 }, { kind: "ring", apart: 50, arc: 360 }]) {
+    for (const rule of [
+      { kind: "turn", count: 14, angle: 25 },
+      { kind: "ring", apart: 50, arc: 360 },
+    ]) {
       const [link] = linksOf(rule);
       const closed = Object.fromEntries(
         Object.entries({ ...rule, ...link?.close }).filter(([, value]) => value !== undefined),
@@ -101,6 +127,8 @@ describe("one of each", () => {
     const once = partOf(partDesign({ kind: "petal" }, rules, { oneEach: true }));
     expect(all.geometry.placements.count).toBe(24);
     expect(once.geometry.placements.count).toBe(12);
-    expect(partOf(partDesign({ kind: "disc" }, [{ kind: "turn", count: 9 }], { oneEach: true })).geometry.placements.count).toBe(1);
+    expect(
+      partOf(partDesign({ kind: "disc" }, [{ kind: "turn", count: 9 }], { oneEach: true })).geometry.placements.count,
+    ).toBe(1);
   });
 });

@@ -16,7 +16,16 @@ describe("asymmetric units", () => {
     const { shape, operations } = PLANE_GROUPS[symbol];
     const cell = cellForGroup(shape, { x: 20, y: 26 }, { a: { x: 20, y: 3 }, b: { x: -7, y: 24 } });
     const corners = ASYMMETRIC_UNITS[symbol].map(([u, v]) => inCell(cell, u, v));
-    const whole = areaOfPath([polygonOf([[0, 0], [1, 0], [1, 1], [0, 1]].map(([u = 0, v = 0]) => inCell(cell, u, v)))]);
+    const whole = areaOfPath([
+      polygonOf(
+        [
+          [0, 0],
+          [1, 0],
+          [1, 1],
+          [0, 1],
+        ].map(([u = 0, v = 0]) => inCell(cell, u, v)),
+      ),
+    ]);
     expect(areaOfPath([polygonOf(corners)]) * operations.length).toBeCloseTo(whole, 6);
     const unit = areaWithin([polygonOf(corners)]);
     const maps: Matrix[] = operations.flatMap((operation) => {
@@ -30,11 +39,15 @@ describe("asymmetric units", () => {
       );
     });
     fc.assert(
-      fc.property(fc.double({ min: 0.003, max: 0.997, noNaN: true }), fc.double({ min: 0.003, max: 0.997, noNaN: true }), (u, v) => {
-        // A point on an edge may count for both sides; such points are as good as never drawn.
-        const point = inCell(cell, u + 1e-5, v + 2e-5);
-        return maps.filter((back) => unit.contains(apply(back, point))).length === 1;
-      }),
+      fc.property(
+        fc.double({ min: 0.003, max: 0.997, noNaN: true }),
+        fc.double({ min: 0.003, max: 0.997, noNaN: true }),
+        (u, v) => {
+          // A point on an edge may count for both sides; such points are as good as never drawn.
+          const point = inCell(cell, u + 1e-5, v + 2e-5);
+          return maps.filter((back) => unit.contains(apply(back, point))).length === 1;
+        },
+      ),
       { numRuns: 200, seed: 7 },
     );
   });
@@ -45,12 +58,18 @@ describe("the seamless tile of a grid", () => {
 
   test("figures", () => {
     expect(tileOf({ pitch: 20 })).toEqual({ width: 20, height: 20 });
-    expect(tileOf({ lattice: "rectangle", pitch: { x: 20, y: 30 }, alternate: { columns: "flip" } })).toEqual({ width: 40, height: 30 });
+    expect(tileOf({ lattice: "rectangle", pitch: { x: 20, y: 30 }, alternate: { columns: "flip" } })).toEqual({
+      width: 40,
+      height: 30,
+    });
     expect(tileOf({ lattice: "brick", pitch: { x: 20, y: 30 } })).toEqual({ width: 20, height: 60 });
     expect(tileOf({ lattice: "diamond", pitch: { x: 20, y: 30 } })).toEqual({ width: 20, height: 30 });
     expect(tileOf({ lattice: "hex", pitch: 20 })?.height).toBeCloseTo(20 * Math.sqrt(3), 9);
     expect(tileOf({ group: "p6mm", pitch: 20 })?.height).toBeCloseTo(20 * Math.sqrt(3), 9);
-    expect(tileOf({ lattice: "free", vectors: { a: { x: 12, y: 6 }, b: { x: -6, y: 12 } } })).toEqual({ width: 30, height: 30 });
+    expect(tileOf({ lattice: "free", vectors: { a: { x: 12, y: 6 }, b: { x: -6, y: 12 } } })).toEqual({
+      width: 30,
+      height: 30,
+    });
     expect(tileOf({ lattice: "free", vectors: { a: { x: 10, y: 1 }, b: { x: 0.5, y: Math.SQRT2 } } })).toBeUndefined();
   });
 
@@ -63,7 +82,8 @@ describe("the seamless tile of a grid", () => {
       const part = partOf(partDesign(ASKEW, [{ kind: "grid", ...rule }]));
       const tile = part.geometry.tiles.get(0);
       if (!tile) throw new Error(`no tile for ${JSON.stringify(rule)}`);
-      const keyOf = ([a, b, c, d, e, f]: Matrix) => [a, b, c, d, e, f].map((entry) => Math.round(entry * 1e4) + 0).join();
+      const keyOf = ([a, b, c, d, e, f]: Matrix) =>
+        [a, b, c, d, e, f].map((entry) => Math.round(entry * 1e4) + 0).join();
       const matrices = matricesOf(part);
       const known = new Set(matrices.map(keyOf));
       const inner = matrices.filter(([, , , , e, f]) => Math.abs(e) < 20 && Math.abs(f) < 20);
@@ -79,7 +99,11 @@ describe("the seamless tile of a grid", () => {
 describe("a grid that fills", () => {
   test("the sheet: every spot of it is covered, nothing lies wholly beside it", () => {
     const tile = { kind: "rectangle", width: 20, height: 20, at: { x: 0, y: 10 } };
-    for (const more of [{}, { lattice: "brick" }, { lattice: "free", vectors: { a: { x: 20, y: 4 }, b: { x: 0, y: 20 } } }]) {
+    for (const more of [
+      {},
+      { lattice: "brick" },
+      { lattice: "free", vectors: { a: { x: 20, y: 4 }, b: { x: 0, y: 20 } } },
+    ]) {
       const feet = feetOf(partOf(partDesign(tile, [{ kind: "grid", fill: "sheet", pitch: 20, ...more }])));
       for (const { x, y } of feet) {
         expect(Math.abs(x)).toBeLessThan(110.001);

@@ -26,9 +26,7 @@ describe("scatter", () => {
 
   test("few of many spread over the whole region, not over a corner of it", () => {
     const feet = feetOf(partOf(partDesign(DOT, scatter({ count: 40, gap: 1 }))));
-    const quarters = [0, 1, 2, 3].map(
-      (k) => feet.filter(({ x, y }) => (x > 0 ? 1 : 0) + (y > 0 ? 2 : 0) === k).length,
-    );
+    const quarters = [0, 1, 2, 3].map((k) => feet.filter(({ x, y }) => (x > 0 ? 1 : 0) + (y > 0 ? 2 : 0) === k).length);
     for (const count of quarters) expect(count).toBeGreaterThan(2);
   });
 
@@ -61,7 +59,9 @@ describe("scatter", () => {
   });
 
   test("turn and size fall within their ranges", () => {
-    const matrices = matricesOf(partOf(partDesign(DOT, scatter({ count: 200, gap: 2, turn: [-30, 30], size: [0.5, 2] }))));
+    const matrices = matricesOf(
+      partOf(partDesign(DOT, scatter({ count: 200, gap: 2, turn: [-30, 30], size: [0.5, 2] }))),
+    );
     const turns = matrices.map(([a, b]) => (Math.atan2(b, a) * 180) / Math.PI);
     const sizes = matrices.map(([a, b]) => Math.hypot(a, b));
     expect(Math.min(...turns)).toBeGreaterThanOrEqual(-30.001);

@@ -37,28 +37,50 @@ describe("vary", () => {
     angles.forEach((size, copy) => expect(size).toBeCloseTo(copy + 1, 9));
     const design = designWith({
       numbers: [{ name: "swing", value: "2 * 15" }],
-      parts: [{ id: "a", motif: PETAL, rules: [ring, { kind: "vary", moveX: "swing * (i == n - 1)" }] }].map((part) => ({
-        ...part,
-        rules: [ring, { kind: "vary", moveX: "swing * floor(i / (n - 1))" }],
-      })),
+      parts: [{ id: "a", motif: PETAL, rules: [ring, { kind: "vary", moveX: "swing * (i == n - 1)" }] }].map(
+        (part) => ({
+          ...part,
+          rules: [ring, { kind: "vary", moveX: "swing * floor(i / (n - 1))" }],
+        }),
+      ),
     });
     expect(feetOf(partOf(design))[5]?.x).toBeCloseTo(30 * Math.sin((300 * Math.PI) / 180) + 30, 9);
   });
 
   test("rules after it repeat what it changed", () => {
-    const part = partOf(partDesign(PETAL, [{ kind: "step", count: 3, move: { x: 5, y: 0 } }, { kind: "vary", size: "i + 1" }, { kind: "turn", count: 2 }]));
+    const part = partOf(
+      partDesign(PETAL, [
+        { kind: "step", count: 3, move: { x: 5, y: 0 } },
+        { kind: "vary", size: "i + 1" },
+        { kind: "turn", count: 2 },
+      ]),
+    );
     const sizes = matricesOf(part).map(([a, b]) => Number(Math.hypot(a, b).toFixed(9)));
     expect(sizes).toEqual([1, 2, 3, 1, 2, 3]);
   });
 
   test("opacity and paint reach the picture and the file", () => {
-    const finish = { fill: { kind: "ramp", stops: [{ at: 0, color: "#000000" }, { at: 1, color: "#FFFFFF" }], by: "paint" } };
+    const finish = {
+      fill: {
+        kind: "ramp",
+        stops: [
+          { at: 0, color: "#000000" },
+          { at: 1, color: "#FFFFFF" },
+        ],
+        by: "paint",
+      },
+    };
     const design = partDesign(PETAL, [ring, { kind: "vary", opacity: "1 - 0.5 * t", paint: "mod(i, 2)" }], { finish });
-    const { geometry, finish: { fill } } = partOf(design);
+    const {
+      geometry,
+      finish: { fill },
+    } = partOf(design);
     expect([...(geometry.placements.opacity ?? [])]).toEqual([1, 0.9, 0.8, 0.7, 0.6, 0.5]);
     if (!fill) throw new Error("no fill");
     expect([0, 1, 2].map(colorAt(fill, geometry.placements))).toEqual(["#000000", "#FFFFFF", "#000000"]);
-    const uses = makeSvg(design).split("\n").filter((line) => line.startsWith("<use"));
+    const uses = makeSvg(design)
+      .split("\n")
+      .filter((line) => line.startsWith("<use"));
     expect(uses[5]).toContain(`fill="#FFFFFF"`);
     expect(uses[5]).toContain(`opacity="0.5"`);
   });

@@ -20,7 +20,9 @@ const used = (id: string, rules: readonly object[] = [], more: object = {}) => (
 
 describe("a part as another part's motif", () => {
   test("keeps its copies' colours and lines, about its own origin wherever it stands", () => {
-    const design = designWith({ parts: [rosette({ at: { x: 70, y: 20 } }), used("rosette", [{ kind: "ring", count: 3 }])] });
+    const design = designWith({
+      parts: [rosette({ at: { x: 70, y: 20 } }), used("rosette", [{ kind: "ring", count: 3 }])],
+    });
     const part = partOf(design);
     const pieces = part.geometry.shapes[0]?.pieces ?? [];
     expect(pieces.map(({ fill }) => fill)).toEqual([0, 1, 0, 1, 0].map((k) => ({ own: ["#111111", "#222222"][k] })));
@@ -36,7 +38,9 @@ describe("a part as another part's motif", () => {
     const builder = new SceneBuilder();
     const build = (color: string, count: number) =>
       builder.build(
-        designWith({ parts: [rosette({ finish: { fill: color }, rules: [{ kind: "turn", count }] }), used("rosette")] }),
+        designWith({
+          parts: [rosette({ finish: { fill: color }, rules: [{ kind: "turn", count }] }), used("rosette")],
+        }),
       ).parts[1];
     const before = build("#AA0000", 5);
     expect(build("#00BB00", 5)?.geometry.shapes[0]?.pieces?.[0]?.fill).toEqual({ own: "#00BB00" });

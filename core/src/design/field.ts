@@ -106,7 +106,15 @@ export interface StructureField {
 }
 
 export type Field =
-  NumberField | FollowingField | PairField | ChoiceField | ToggleField | PivotField | TextField | FormulaField | StructureField;
+  | NumberField
+  | FollowingField
+  | PairField
+  | ChoiceField
+  | ToggleField
+  | PivotField
+  | TextField
+  | FormulaField
+  | StructureField;
 
 /** The fields of a definition by name, in the order they are told. */
 export type FieldTable = Readonly<Record<string, Field>>;

@@ -51,12 +51,7 @@ function resolveLine(
   };
 }
 
-function resolvePaint(
-  fill: FillValue,
-  palette: ReadonlyMap<string, string>,
-  resolver: Resolver,
-  path: string,
-): Paint {
+function resolvePaint(fill: FillValue, palette: ReadonlyMap<string, string>, resolver: Resolver, path: string): Paint {
   if (typeof fill === "string") return { kind: "flat", color: resolveColor(fill, palette) };
   if (fill.kind === "ramp") {
     const stops = fill.stops.map(({ at, color }, index) => ({

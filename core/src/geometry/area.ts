@@ -34,7 +34,8 @@ export function areaWithin(path: Path): Area {
   }
   return {
     box,
-    contains: (point) => point.y >= box.top && point.y <= box.bottom && windingOf(rows[rowOf(point.y)] ?? [], point) !== 0,
+    contains: (point) =>
+      point.y >= box.top && point.y <= box.bottom && windingOf(rows[rowOf(point.y)] ?? [], point) !== 0,
   };
 }
 

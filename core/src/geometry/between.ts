@@ -13,7 +13,13 @@ const SAME = 1e-9;
  */
 export function pathsBetween(from: Path, to: Path): (t: number) => Path {
   const pairs = Array.from({ length: Math.max(from.length, to.length) }, (_, run) => pairOf(from, to, run));
-  return (t) => pairs.map(({ closed, pieces }) => subpathOf(pieces.map(([a, b]) => mixed(a, b, t)), closed));
+  return (t) =>
+    pairs.map(({ closed, pieces }) =>
+      subpathOf(
+        pieces.map(([a, b]) => mixed(a, b, t)),
+        closed,
+      ),
+    );
 }
 
 interface MatchedRun {

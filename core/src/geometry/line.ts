@@ -22,7 +22,11 @@ export function measureLine(path: Path): MeasuredLine | null {
   const first = runs[0];
   if (!first) return null;
   const closed = runs.length === 1 && first.closed;
-  const runAt = (length: number) => Math.max(0, starts.findLastIndex((start) => start <= length));
+  const runAt = (length: number) =>
+    Math.max(
+      0,
+      starts.findLastIndex((start) => start <= length),
+    );
   return {
     length: total,
     closed,

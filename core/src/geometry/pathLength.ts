@@ -36,7 +36,13 @@ export function cutAtLengths(subpath: Subpath, cuts: readonly number[]): Cubic[]
   return cuts.slice(1).map((to, index) => {
     const from = cuts[index] ?? 0;
     const middle = (from + to) / 2;
-    const at = Math.min(segments.length - 1, Math.max(0, nodes.findLastIndex((length) => length <= middle)));
+    const at = Math.min(
+      segments.length - 1,
+      Math.max(
+        0,
+        nodes.findLastIndex((length) => length <= middle),
+      ),
+    );
     const segment = segments[at];
     const start = nodes[at] ?? 0;
     if (!segment) throw new Error("a run without segments was cut");

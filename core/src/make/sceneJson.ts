@@ -10,7 +10,8 @@ export function makeSceneJson(design: Design): string {
   const parts = madeParts(scene).map(({ id, geometry }) => {
     const { count, matrices } = geometry.placements;
     const { left, top, right, bottom } = boxOfGeometry(geometry);
-    const box = count === 0 || geometry.shapes.every(({ path }) => path.length === 0) ? null : { left, top, right, bottom };
+    const box =
+      count === 0 || geometry.shapes.every(({ path }) => path.length === 0) ? null : { left, top, right, bottom };
     return {
       id,
       motifs: count,

@@ -107,7 +107,8 @@ function inBorder([a, b, c, d, e]: CellOperation, pitch: number): Image {
   return { own: [a, c, b, d, 0, 0], along: e * pitch };
 }
 
-const imageOf = (images: readonly Image[], j: number): Image => images[j % images.length] ?? { own: IDENTITY, along: 0 };
+const imageOf = (images: readonly Image[], j: number): Image =>
+  images[j % images.length] ?? { own: IDENTITY, along: 0 };
 
 function onLevel(images: readonly Image[], count: number, pitch: number): Transforms {
   return {

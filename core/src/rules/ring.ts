@@ -163,7 +163,8 @@ function placerOf(values: RingValues, ring: number, count: number): (j: number, 
   const own = linked(values);
   const spacing = own.follows === "spacing" || ring > 0 ? ringSpacing(count, own.span) : own.spacing;
   const start = values.start + ring * values.stagger * spacing;
-  const stand = radii.x === radii.y ? onCircle(radii.x, start, spacing) : onEllipse(values, own.span, radii, start, spacing);
+  const stand =
+    radii.x === radii.y ? onCircle(radii.x, start, spacing) : onEllipse(values, own.span, radii, start, spacing);
   return (j, flipped) => {
     const { foot, outward } = stand(j);
     return standing(foot, facingOf(values.face, outward) + values.own, 1, flipped);

@@ -29,7 +29,10 @@ export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix)
     if (!shape.pieces) pieces.push({ path: shape.path, at, fillRule: "nonzero", ...own });
     else pieces.push(...shape.pieces.map((piece) => worn(piece, at, own)));
     if (pieces.length > MOST_SHAPES) {
-      throw new RuleTrouble("motif", `is a part of more than ${MOST_SHAPES.toLocaleString("en")} pieces; lower its count`);
+      throw new RuleTrouble(
+        "motif",
+        `is a part of more than ${MOST_SHAPES.toLocaleString("en")} pieces; lower its count`,
+      );
     }
   }
   const path: Path = pieces.flatMap(pieceOutline);
@@ -63,4 +66,3 @@ function wornLine(line: PieceLine | null, own: PieceLine): PieceLine {
   if (!line) return own;
   return line.paint === "finish" ? { ...line, paint: own.paint } : line;
 }
-

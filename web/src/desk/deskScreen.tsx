@@ -6,8 +6,11 @@ import { ApiError, messageOf } from "@/api/http";
 import { DeskProvider, useDesk, useDeskStore } from "@/store/deskStore";
 import { startSaving } from "@/store/saving";
 import { Waiting } from "@/ui/waiting";
+import { BottomStrip } from "./bottom/bottomStrip";
 import { ReadingColumn } from "./column/readingColumn";
 import { ConflictDialog } from "./conflictDialog";
+import type { HeldLook } from "@/store/hand";
+import { HELD_KEYS } from "./heldKeys";
 import { SHORTCUTS } from "./keys";
 import { KeysDialog } from "./keysDialog";
 import { loadDesk } from "./loadDesk";
@@ -54,6 +57,7 @@ function Desk() {
   }, [name]);
   const showKeys = useCallback(() => setKeysShown(true), []);
   useKeys(showKeys);
+  useHeldKeys();
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
       <TopStrip onKeys={showKeys} />
@@ -63,6 +67,7 @@ function Desk() {
         <div className="flex min-w-0 flex-1 flex-col">
           <Stage />
           <WalkReplay />
+          <BottomStrip />
         </div>
       </main>
       <ConflictDialog />
@@ -86,6 +91,34 @@ function useKeys(showKeys: () => void): void {
     }
     return tinykeys(window, bindings);
   });
+}
+
+/** Other ways of seeing the ornament, as long as their keys are held. */
+function useHeldKeys(): void {
+  const store = useDeskStore();
+  useEffect(() => {
+    const hold = (held: HeldLook | null) => {
+      if (store.getState().hand.held !== held) store.getState().setHand({ held });
+    };
+    const onKeyDown = (event: KeyboardEvent) => {
+      const look = HELD_KEYS.find(({ key }) => key === event.key.toLowerCase());
+      if (!look || event.ctrlKey || event.metaKey || event.altKey || isTyping(event) || isElsewhere(event)) return;
+      event.preventDefault();
+      hold(look.look);
+    };
+    const onKeyUp = (event: KeyboardEvent) => {
+      if (HELD_KEYS.some(({ key }) => key === event.key.toLowerCase())) hold(null);
+    };
+    const release = () => hold(null);
+    window.addEventListener("keydown", onKeyDown);
+    window.addEventListener("keyup", onKeyUp);
+    window.addEventListener("blur", release);
+    return () => {
+      window.removeEventListener("keydown", onKeyDown);
+      window.removeEventListener("keyup", onKeyUp);
+      window.removeEventListener("blur", release);
+    };
+  }, [store]);
 }
 
 function isTyping({ target }: KeyboardEvent): boolean {

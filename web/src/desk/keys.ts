@@ -1,6 +1,7 @@
 import { zoomed, panned } from "@/paint/view";
 import type { DeskStore } from "@/store/deskStore";
 import { saveNow } from "@/store/saving";
+import { stepFor } from "./bottom/neighbourValues";
 import type { usePicture } from "./stage/pictureContext";
 import { TOOL_WORDS } from "./stage/toolStrip";
 
@@ -32,6 +33,21 @@ const pan =
   (x: number, y: number) =>
   ({ picture }: KeyTargets) =>
     picture.setView((view) => panned(view, x * PAN, y * PAN));
+
+/** Sets the number at hand to the neighbour so many steps on. */
+const neighbour =
+  (steps: number) =>
+  ({ store }: KeyTargets) => {
+    const { atHand } = store.getState();
+    if (atHand?.kind === "number") {
+      const next = atHand.value + steps * stepFor(atHand);
+      if (next >= atHand.min && next <= atHand.max) atHand.set(Number(next.toFixed(6)));
+    } else if (atHand) {
+      const at = atHand.choices.findIndex(({ value }) => value === atHand.value);
+      const choice = atHand.choices[at + steps];
+      if (choice) atHand.set(choice.value);
+    }
+  };
 
 const press = (id: string) => (): void => {
   const button = document.getElementById(id);
@@ -87,6 +103,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
+  { keys: ".", shown: ". and ,", words: "The next neighbour, the one before", act: neighbour(1) },
+  { keys: ",", shown: "", words: "", act: neighbour(-1) },
   { keys: "+", shown: "+", words: "Zoom in", act: zoom(ZOOM) },
   { keys: "Shift++", shown: "", words: "", act: zoom(ZOOM) },
   { keys: "-", shown: "−", words: "Zoom out", act: zoom(1 / ZOOM) },

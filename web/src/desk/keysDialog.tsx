@@ -1,4 +1,5 @@
 import { Dialog } from "@/ui/dialog";
+import { HELD_KEYS } from "./heldKeys";
 import { NODE_KEYS, NUMBER_KEYS, SHORTCUTS } from "./keys";
 
 /** All shortcuts, from the table that binds them. */
@@ -6,7 +7,13 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
   return (
     <Dialog title="Keys" open={open} onClose={onClose}>
       <div className="grid grid-cols-2 gap-8">
-        <KeyList heading="On the desk" rows={SHORTCUTS.filter(({ shown }) => shown !== "")} />
+        <KeyList
+          heading="On the desk"
+          rows={[
+            ...SHORTCUTS.filter(({ shown }) => shown !== ""),
+            ...HELD_KEYS.map(({ key, words }) => ({ shown: key.toUpperCase(), words })),
+          ]}
+        />
         <div className="space-y-4">
           <KeyList heading="On a number, or a handle" rows={NUMBER_KEYS} />
           <KeyList heading="On nodes, and drawing" rows={NODE_KEYS} />

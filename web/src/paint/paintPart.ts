@@ -1,4 +1,5 @@
 import { colorAt, type Paint, type PartScene, type PieceLine, type Shape } from "@twin-petal/core";
+import { WHOLE, type Look } from "./look";
 import { motifPath, reachOf } from "./motifPath";
 import { paintPieces } from "./paintPieces";
 import type { Size, View } from "./view";
@@ -33,9 +34,16 @@ export function placingOf({ x, y, scale }: View, { width, height }: Size, densit
 }
 
 /** Paints every copy of a part that can be seen. Answers false when it was told not to go on. */
-export async function paintPart(context: Context, part: PartScene, to: Placing, goOn: GoOn): Promise<boolean> {
+export async function paintPart(
+  context: Context,
+  part: PartScene,
+  to: Placing,
+  goOn: GoOn,
+  look: Look = WHOLE,
+): Promise<boolean> {
   const { shapes, placements } = part.geometry;
-  const { count, matrices, shapeOf, opacity } = placements;
+  const { matrices, shapeOf, opacity } = placements;
+  const count = Math.min(placements.count, look.most(part));
   const { fill, line } = part.finish;
   const outlines = shapes.map((shape) => outlineOf(shape, line?.width ?? 0));
   const fills = brush(fill, part);
@@ -59,6 +67,10 @@ export async function paintPart(context: Context, part: PartScene, to: Placing, 
     if (e + extent < 0 || f + extent < 0 || e - extent > to.width || f - extent > to.height) continue;
     if (extent < LEAST_PIXELS) continue;
     context.setTransform(a, b, c, d, e, f);
+    if (look.lines) {
+      strokeThin(context, path, Math.sqrt(Math.abs(a * d - b * c)));
+      continue;
+    }
     const clear = part.finish.opacity * (opacity?.[copy] ?? 1);
     if (opacity) context.globalAlpha = clear;
     if (pieces) {
@@ -87,6 +99,17 @@ export async function paintPart(context: Context, part: PartScene, to: Placing, 
   return true;
 }
 
+const THIN = "#2B2140";
+
+/** A bare outline, about a pixel wide whatever its size. */
+function strokeThin(context: Context, outline: Path2D, scale: number): void {
+  context.globalAlpha = 1;
+  context.strokeStyle = THIN;
+  context.lineWidth = 1.2 / Math.max(scale, 1e-9);
+  context.setLineDash([]);
+  context.stroke(outline);
+}
+
 /** An outline ready for the canvas, and how far it reaches from its origin, lines included, millimetres. */
 interface Outline {
   readonly path: Path2D;
@@ -98,7 +121,11 @@ const NOTHING: Outline = { path: new Path2D(), pieces: null, reach: 0 };
 
 function outlineOf({ path, pieces }: Shape, width: number): Outline {
   const widths = (pieces ?? []).map((piece) => piece.line?.width ?? 0);
-  return { path: motifPath(path), pieces, reach: reachOf(path) + widths.reduce((most, own) => Math.max(most, own), width) };
+  return {
+    path: motifPath(path),
+    pieces,
+    reach: reachOf(path) + widths.reduce((most, own) => Math.max(most, own), width),
+  };
 }
 
 /** Sets the colour of one copy, and only when it differs from the copy before. */

@@ -1,4 +1,5 @@
 import type { PartScene, Scene } from "@twin-petal/core";
+import { WHOLE, type Look } from "./look";
 import { paintPart, type GoOn, type Placing } from "./paintPart";
 
 type Context = OffscreenCanvasRenderingContext2D;
@@ -16,6 +17,7 @@ export async function paintScene(
   to: Placing,
   colors: DeskColors,
   goOn: GoOn,
+  look: Look = WHOLE,
 ): Promise<boolean> {
   context.resetTransform();
   context.globalAlpha = 1;
@@ -23,7 +25,7 @@ export async function paintScene(
   context.fillRect(0, 0, to.width, to.height);
   paintSheet(context, scene, to);
   for (const part of scene.parts) {
-    if (part.visible && part.role === "show" && !(await paintBlended(context, part, to, goOn))) return false;
+    if (part.visible && part.role === "show" && !(await paintBlended(context, part, to, goOn, look))) return false;
   }
   context.resetTransform();
   veilSurroundings(context, scene, to, colors);
@@ -31,12 +33,12 @@ export async function paintScene(
 }
 
 /** A part that blends is painted on a layer of its own first: its copies blend as one with what is below. */
-async function paintBlended(context: Context, part: PartScene, to: Placing, goOn: GoOn): Promise<boolean> {
-  if (part.blend === "normal") return paintPart(context, part, to, goOn);
+async function paintBlended(context: Context, part: PartScene, to: Placing, goOn: GoOn, look: Look): Promise<boolean> {
+  if (part.blend === "normal" || look.lines) return paintPart(context, part, to, goOn, look);
   const layer = new OffscreenCanvas(to.width, to.height);
   const layerContext = layer.getContext("2d");
   if (!layerContext) throw new Error("the browser gives no layer to paint on");
-  if (!(await paintPart(layerContext, part, to, goOn))) return false;
+  if (!(await paintPart(layerContext, part, to, goOn, look))) return false;
   context.resetTransform();
   context.globalAlpha = 1;
   context.globalCompositeOperation = part.blend;

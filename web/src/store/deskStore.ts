@@ -1,9 +1,10 @@
 import { createContext, useContext } from "react";
 import type { Design } from "@twin-petal/core";
 import { createStore, useStore } from "zustand";
-import type { Edit } from "./edit";
+import type { AtHand } from "./atHand";
+import { applyEdit, type Edit } from "./edit";
 import { EMPTY_HAND, NOTHING_IN_HAND, type Hand } from "./hand";
-import { make, redo, undo, type History } from "./history";
+import { make, redo, settle, undo, type History } from "./history";
 
 /** How the design on the desk stands to the one on disk. */
 export type SaveState =
@@ -23,8 +24,17 @@ export interface DeskState {
   readonly saveState: SaveState;
   readonly chosen: string | null;
   readonly hand: Hand;
+  /** The design as it was opened on this desk. */
+  readonly opened: Design;
+  /** The number or choice last touched. */
+  readonly atHand: AtHand | null;
+  setAtHand: (atHand: AtHand | null) => void;
+  /** Does something that would edit the design, and answers the edits instead of making them. */
+  rehearse: (act: () => void) => readonly Edit[];
   edit: (edit: Edit) => void;
   undo: () => void;
+  /** The last step stands: what comes next is a step of its own. */
+  settle: () => void;
   redo: () => void;
   choose: (part: string | null) => void;
   /** Takes up another tool, chooses nodes, goes to another copy. */
@@ -40,6 +50,7 @@ export type DeskStore = ReturnType<typeof createDeskStore>;
 
 export function createDeskStore(id: string, history: History, revision: number, saveState: SaveState) {
   return createStore<DeskState>((set) => {
+    let rehearsedEdits: Edit[] | null = null;
     const go = (change: (history: History) => History) =>
       set((state) => {
         const next = change(state.history);
@@ -53,17 +64,44 @@ export function createDeskStore(id: string, history: History, revision: number, 
       saveState,
       chosen: history.design.parts.at(-1)?.id ?? null,
       hand: EMPTY_HAND,
-      edit: (edit) => go((current) => make(current, edit)),
+      opened: history.design,
+      atHand: null,
+      setAtHand: (atHand) => set({ atHand }),
+      rehearse(act) {
+        const edits: Edit[] = [];
+        rehearsedEdits = edits;
+        try {
+          act();
+        } finally {
+          rehearsedEdits = null;
+        }
+        return edits;
+      },
+      edit(edit) {
+        if (rehearsedEdits) rehearsedEdits.push(edit);
+        else go((current) => make(current, edit));
+      },
       undo: () => go(undo),
+      settle: () => go(settle),
       redo: () => go(redo),
-      choose: (chosen) =>
-        set((state) => (chosen === state.chosen ? state : { chosen, hand: { ...state.hand, ...NOTHING_IN_HAND } })),
-      setHand: (change) => set((state) => ({ hand: { ...state.hand, ...change } })),
+      choose(chosen) {
+        if (rehearsedEdits) return;
+        set((state) => (chosen === state.chosen ? state : { chosen, hand: { ...state.hand, ...NOTHING_IN_HAND } }));
+      },
+      setHand(change) {
+        if (!rehearsedEdits) set((state) => ({ hand: { ...state.hand, ...change } }));
+      },
       restart: (next, revision, saveState) => set({ history: next, revision, saveState }),
       setSaveState: (saveState) => set({ saveState }),
       setRevision: (revision) => set({ revision }),
     };
   });
+}
+
+/** The design as it would be after something that edits it. */
+export function rehearsed(store: DeskStore, act: () => void): Design {
+  const { rehearse, history } = store.getState();
+  return rehearse(act).reduce(applyEdit, history.design);
 }
 
 function stillThere(design: Design, chosen: string | null): string | null {

@@ -2,6 +2,13 @@
 export const TOOLS = ["look", "nodes", "draw", "freehand"] as const;
 export type Tool = (typeof TOOLS)[number];
 
+/** The design as it was opened; only the sources; only lines. */
+export const HELD_LOOKS = ["before", "source", "lines"] as const;
+export type HeldLook = (typeof HELD_LOOKS)[number];
+
+export const STRIPS = ["neighbours", "gaps", "build-up"] as const;
+export type StripName = (typeof STRIPS)[number];
+
 /** What the hand holds; none of it belongs to the design. */
 export interface Hand {
   readonly tool: Tool;
@@ -15,11 +22,33 @@ export interface Hand {
   readonly stroke: number | null;
   /** Whether the close-up has the large place and the sheet the small one. */
   readonly swapped: boolean;
+  /** How many copies of the chosen part its build-up has come to; null while it is not replayed. */
+  readonly built: number | null;
+  /** The copy of the chosen part that is pointed at, on the sheet or in the gap chart. */
+  readonly pointed: number | null;
+  /** Another way of seeing the ornament, as long as a key or a button is held. */
+  readonly held: HeldLook | null;
+  /** What the strip along the bottom shows. */
+  readonly strip: StripName;
   /** The step of a walk its replay has come to; null while it is not replayed. */
   readonly walked: number | null;
 }
 
 /** What is let go of when another part is chosen. */
-export const NOTHING_IN_HAND = { nodes: new Set<number>(), copy: 0, stroke: null, walked: null } as const;
+export const NOTHING_IN_HAND = {
+  nodes: new Set<number>(),
+  copy: 0,
+  stroke: null,
+  walked: null,
+  built: null,
+  pointed: null,
+} as const;
 
-export const EMPTY_HAND: Hand = { tool: "look", orbit: false, swapped: false, ...NOTHING_IN_HAND };
+export const EMPTY_HAND: Hand = {
+  tool: "look",
+  orbit: false,
+  swapped: false,
+  held: null,
+  strip: "neighbours",
+  ...NOTHING_IN_HAND,
+};

@@ -36,6 +36,14 @@ export function make(history: History, edit: Edit): History {
   return { design, past: [...before, step].slice(-STEPS_KEPT), future: [] };
 }
 
+/** The history with its last step's gesture ended. */
+export function settle(history: History): History {
+  const last = history.past.at(-1);
+  if (last?.gesture === undefined) return history;
+  const { gesture: _ended, ...step } = last;
+  return { ...history, past: [...history.past.slice(0, -1), step] };
+}
+
 export function undo({ design, past, future }: History): History {
   const step = past.at(-1);
   if (!step) return { design, past, future };

@@ -5,10 +5,12 @@ interface ChoiceProps<C extends string> {
   readonly value: C;
   readonly choices: readonly { readonly value: C; readonly words: string }[];
   onChange: (value: C) => void;
+  /** It is taken to hand. */
+  onTouched?: () => void;
 }
 
 /** A choice in a sentence: its words open the others. */
-export function Choice<C extends string>({ label, value, choices, onChange }: ChoiceProps<C>) {
+export function Choice<C extends string>({ label, value, choices, onChange, onTouched }: ChoiceProps<C>) {
   const words = choices.find((known) => known.value === value)?.words ?? value;
   return (
     <Menu
@@ -16,6 +18,7 @@ export function Choice<C extends string>({ label, value, choices, onChange }: Ch
         <button
           type="button"
           aria-label={`${label}: ${words}`}
+          onFocus={onTouched}
           className="rounded px-0.5 text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
         >
           {words}

@@ -31,6 +31,8 @@ export interface LiveNumberProps {
   /** Takes a typed text; what is wrong is told and the text kept. */
   onType: (text: string) => Typed;
   onDefault: () => void;
+  /** It is taken to hand: focused, pulled or turned. */
+  onTouched?: () => void;
 }
 
 const DRAG_BEGINS = 3;
@@ -62,6 +64,7 @@ export function LiveNumber(props: LiveNumberProps) {
     if (bounded !== value) props.onChange(bounded, gesture);
   };
   useWheelSteps(element, (steps, fineness, gesture) => {
+    props.onTouched?.();
     if (pullable) set(value + steps * step, gesture, fineness);
   });
 
@@ -110,6 +113,7 @@ export function LiveNumber(props: LiveNumberProps) {
   const onPointerDown = (event: PointerEvent) => {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
+    props.onTouched?.();
     pull.current = {
       x: event.clientX,
       y: event.clientY,
@@ -175,6 +179,7 @@ export function LiveNumber(props: LiveNumberProps) {
       aria-valuetext={`${shown(value)}${unit}${formula ? `, from ${formula}` : ""}`}
       aria-invalid={shownTrouble !== null}
       title={hintOf(pullable, formula, follows)}
+      onFocus={props.onTouched}
       onKeyDown={onKeyDown}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}

@@ -1,16 +1,25 @@
 import type { ReactNode } from "react";
 import { DropdownMenu } from "radix-ui";
 
-/** A menu that opens under its trigger. */
-export function Menu({ trigger, children }: { trigger: ReactNode; children: ReactNode }) {
+interface MenuProps {
+  readonly trigger: ReactNode;
+  readonly children: ReactNode;
+  /** Opens to the right of its trigger, where it is large. */
+  readonly beside?: boolean;
+}
+
+/** A menu that opens under its trigger, or beside it. */
+export function Menu({ trigger, children, beside = false }: MenuProps) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
-          sideOffset={4}
+          sideOffset={beside ? 10 : 4}
+          side={beside ? "right" : "bottom"}
+          align="start"
           collisionPadding={8}
-          className="z-50 max-h-[70vh] min-w-44 overflow-auto rounded-md border border-hairline bg-surface p-1 shadow-floating"
+          className="z-50 max-h-[min(86vh,var(--radix-dropdown-menu-content-available-height))] min-w-44 overflow-auto rounded-md border border-hairline bg-surface p-1 shadow-floating"
         >
           {children}
         </DropdownMenu.Content>
@@ -47,7 +56,7 @@ export function MenuLine() {
   return <DropdownMenu.Separator className="my-1 h-px bg-hairline" />;
 }
 
-/** Items side by side in two columns. */
-export function MenuGrid({ children }: { children: ReactNode }) {
-  return <div className="grid grid-cols-2">{children}</div>;
+/** Items as pictures, in rows. */
+export function MenuPictures({ children }: { children: ReactNode }) {
+  return <div className="grid w-[min(560px,78vw)] grid-cols-4 items-start gap-1">{children}</div>;
 }

@@ -1,19 +1,72 @@
-import { boxOfGeometry, countCoinciding, growBox, SceneBuilder, valuesOfVary, type Design, type PartScene } from "@twin-petal/core";
+import {
+  boxOfGeometry,
+  countCoinciding,
+  gapsOf,
+  growBox,
+  SceneBuilder,
+  valuesOfVary,
+  type Design,
+  type GapReport,
+  type PartScene,
+} from "@twin-petal/core";
 import { transfer } from "comlink";
 import { paintPart, placingOf } from "@/paint/paintPart";
-import { fitted } from "@/paint/view";
-import type { PartPicture } from "./frame";
+import { paintScene, type DeskColors } from "@/paint/paintScene";
+import { fitted, type Size } from "@/paint/view";
+import { Breather } from "./breather";
+import type { PartPicture, SheetPicture } from "./frame";
 import { prepareInBrowser, WEB_HOST } from "./webHost";
+
+/** Between two looks for newer messages, milliseconds. */
+const LOOK_EVERY = 8;
+/** Small pictures show the sheet alone. */
+const NO_DESK: DeskColors = { page: "#FFFFFF", hairline: "#FFFFFF" };
 
 /** Does what can wait: it has a thread of its own, so that the picture under the hand never waits for it. */
 export class Assistant {
   private readonly builder = new SceneBuilder();
+  /** Remembers the parts that neighbouring designs share. */
+  private readonly pictureBuilder = new SceneBuilder();
+  private readonly breather = new Breather(LOOK_EVERY);
+  private turn = 0;
 
   /** How many copies of a part only repeat another. */
   async countCoinciding(design: Design, id: string): Promise<number> {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const part = scene.parts.find((known) => known.id === id);
     return part ? countCoinciding(part.geometry.shapes, part.geometry.placements) : 0;
+  }
+
+  /** True distances between the copies of a part; null when it cannot be computed. */
+  async gaps(design: Design, id: string): Promise<GapReport | null> {
+    const scene = await this.builder.buildPrepared(design, WEB_HOST);
+    const part = scene.parts.find((known) => known.id === id);
+    return part ? gapsOf(part.geometry) : null;
+  }
+
+  /** Drops the sheet picture under way. */
+  standBack(): void {
+    this.turn += 1;
+  }
+
+  /** A small picture of the whole sheet; null when it had to stand back. */
+  async sheetPicture(design: Design, size: Size): Promise<SheetPicture | null> {
+    const turn = this.turn;
+    await this.breather.breathe();
+    if (turn !== this.turn) return null;
+    const scene = await this.pictureBuilder.buildPrepared(design, WEB_HOST);
+    const [problem] = scene.problems;
+    if (problem) return { bitmap: null, trouble: problem.message };
+    const canvas = new OffscreenCanvas(size.width, size.height);
+    const context = canvas.getContext("2d");
+    if (!context) throw new Error("the browser gives no canvas to paint on");
+    const { width, height } = scene.sheet;
+    const box = { left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 };
+    const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => turn === this.turn) : null);
+    const whole = await paintScene(context, scene, placingOf(fitted(box, size, 0), size, 1), NO_DESK, goOn);
+    if (!whole) return null;
+    const bitmap = canvas.transferToImageBitmap();
+    return transfer({ bitmap, trouble: null }, [bitmap]);
   }
 
   /** A formula's values from the first copy to the last, thinned out to so many; null when it has none. */

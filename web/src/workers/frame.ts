@@ -1,4 +1,14 @@
-import type { Box, Design, LinkReport, Matrix, PlacedMark, Problem, ResolvedGuide, ResolvedSheet, Wedge } from "@twin-petal/core";
+import type {
+  Box,
+  Design,
+  LinkReport,
+  Matrix,
+  PlacedMark,
+  Problem,
+  ResolvedGuide,
+  ResolvedSheet,
+  Wedge,
+} from "@twin-petal/core";
 import type { DeskColors } from "@/paint/paintScene";
 import type { Size, View } from "@/paint/view";
 
@@ -14,6 +24,10 @@ export interface Frame {
   readonly chosen: string | null;
   /** The copy of the chosen part that is worked on. */
   readonly copy: number;
+  /** How many copies of the chosen part are shown; null for all. */
+  readonly built: number | null;
+  /** Only the sources, or only lines. */
+  readonly held: "source" | "lines" | null;
 }
 
 /** What the painter tells about a picture once it is shown. */
@@ -47,6 +61,8 @@ export interface ChosenReport {
   readonly told: readonly string[];
   readonly motifAt: Matrix;
   readonly marks: readonly PlacedMark[];
+  /** For each active rule its number in the part and how often it repeats. */
+  readonly rounds: readonly { readonly rule: number; readonly copies: number }[];
 }
 
 /** A copy found under the pointer. */
@@ -61,4 +77,10 @@ export interface FoundCopy {
 export interface PartPicture {
   readonly id: string;
   readonly bitmap: ImageBitmap;
+}
+
+/** A small picture of the whole sheet; or why there is none. */
+export interface SheetPicture {
+  readonly bitmap: ImageBitmap | null;
+  readonly trouble: string | null;
 }

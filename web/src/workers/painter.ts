@@ -13,6 +13,7 @@ import {
 } from "@twin-petal/core";
 import { copyAt } from "@/paint/hitTest";
 import { placingOf } from "@/paint/paintPart";
+import { lookOf } from "@/paint/look";
 import { paintScene } from "@/paint/paintScene";
 import { Breather } from "./breather";
 import type { ChosenReport, FoundCopy, Frame, FrameReport } from "./frame";
@@ -56,7 +57,8 @@ export class Painter {
     return turn !== this.latest && performance.now() - this.lastShown < SHOW_AT_LEAST_EVERY;
   }
 
-  private async paint(scene: Scene, { view, size, density, colors }: Frame, turn: number): Promise<boolean> {
+  private async paint(scene: Scene, frame: Frame, turn: number): Promise<boolean> {
+    const { view, size, density, colors } = frame;
     const to = placingOf(view, size, density);
     const { front, back } = this;
     const context = back.getContext("2d", { alpha: false });
@@ -64,7 +66,7 @@ export class Painter {
     if (!front || !context || !shown || to.width < 1 || to.height < 1) return false;
     setSize(back, to.width, to.height);
     const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => !this.isOvertaken(turn)) : null);
-    if (!(await paintScene(context, scene, to, colors, goOn))) return false;
+    if (!(await paintScene(context, scene, to, colors, goOn, lookOf(frame)))) return false;
     setSize(front, to.width, to.height);
     shown.drawImage(back, 0, 0);
     this.lastShown = performance.now();
@@ -74,6 +76,15 @@ export class Painter {
   /** The topmost copy, of one part or of any, at a point of the sheet, millimetres, seen at so many pixels a millimetre. */
   copyAt(point: Point, scale: number, part?: string): FoundCopy | null {
     return this.scene && copyAt(this.scene, point, scale, part);
+  }
+
+  /** The outline of one copy of a part, as path data, and where it stands. */
+  outlineOf(part: string, copy: number): { outline: string; matrix: Matrix } | null {
+    const geometry = this.scene?.parts.find(({ id }) => id === part)?.geometry;
+    if (!geometry || copy >= geometry.placements.count) return null;
+    const { placements, shapes } = geometry;
+    const shape = shapes[placements.shapeOf?.[copy] ?? 0];
+    return shape ? { outline: pathData(shape.path), matrix: matrixAt(placements.matrices, copy) } : null;
   }
 
   /** Where one copy of a part stands. */
@@ -114,6 +125,7 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     told: geometry.told,
     motifAt: geometry.motifAt,
     marks: geometry.marks,
+    rounds: geometry.placements.spans.map(({ number, copies }) => ({ rule: number, copies })),
     links: geometry.links,
     tiles: geometry.tiles,
   };

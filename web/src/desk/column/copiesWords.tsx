@@ -1,6 +1,8 @@
 import { useEffect, useState } from "react";
 import { usePicture } from "../stage/pictureContext";
-import { useDesign } from "@/store/deskStore";
+import { useDesign, useEditing } from "@/store/deskStore";
+import { keepOneOfEach } from "@/store/edits/parts";
+import { WordButton } from "../fields/wordButton";
 
 /** The picture rests this long before copies in the same place are counted, milliseconds. */
 const REST = 300;
@@ -9,6 +11,8 @@ const REST = 300;
 export function CopiesWords({ part }: { part: string }) {
   const { report, assistant, isCurrent } = usePicture();
   const design = useDesign();
+  const { edit } = useEditing();
+  const oneEach = design.parts.find(({ id }) => id === part)?.oneEach ?? false;
   const [coinciding, setCoinciding] = useState(0);
   const told = report?.chosen?.id === part ? report.chosen.told : [];
   const count = report?.copies.get(part) ?? 0;
@@ -32,6 +36,13 @@ export function CopiesWords({ part }: { part: string }) {
         <p className="text-doubtful">
           △ {coinciding === 1 ? "1 copy stands" : `${coinciding.toLocaleString("en")} copies stand`} exactly where
           another does already.
+          <WordButton onClick={() => edit(keepOneOfEach(part, true))}>keep one of each</WordButton>
+        </p>
+      )}
+      {oneEach && (
+        <p>
+          Only one of each is kept.
+          <WordButton onClick={() => edit(keepOneOfEach(part, false))}>keep all</WordButton>
         </p>
       )}
       {told.map((words) => (

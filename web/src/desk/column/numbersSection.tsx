@@ -2,10 +2,11 @@ import { memo, useState } from "react";
 import { Plus, X } from "lucide-react";
 import { nameTrouble, type NamedNumber } from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
-import { addNumber, removeNumber, renameNumber, setNumber, stepOf, usesOf } from "@/store/edits/numbers";
+import { addNumber, removeNumber, renameNumber, setNumber, setRange, stepOf, usesOf } from "@/store/edits/numbers";
 import { Button, IconButton } from "@/ui/button";
 import { Sentence, useTelling } from "@/ui/sentence";
 import { BoundNumber } from "../fields/boundNumber";
+import { WordButton } from "../fields/wordButton";
 
 const ANY = { min: -1e9, max: 1e9, whole: false };
 
@@ -22,7 +23,7 @@ export function NumbersSection() {
       )}
       <ul>
         {design.numbers.map((number) => (
-          <NumberRow key={number.name} number={number} uses={uses.get(number.name) ?? 0} />
+          <NumberRow key={number.name} number={number} uses={uses.get(number.name) ?? NOWHERE} />
         ))}
       </ul>
       <Button className="mt-1" onClick={() => edit(addNumber(design))}>
@@ -32,8 +33,11 @@ export function NumbersSection() {
   );
 }
 
-const NumberRow = memo(function NumberRow({ number, uses }: { number: NamedNumber; uses: number }) {
+const NOWHERE: readonly string[] = [];
+
+const NumberRow = memo(function NumberRow({ number, uses }: { number: NamedNumber; uses: readonly string[] }) {
   const { edit, now } = useEditing();
+  const [open, setOpen] = useState(false);
   const { name } = number;
   const limits = { ...ANY, min: number.min ?? ANY.min, max: number.max ?? ANY.max };
   return (
@@ -52,10 +56,16 @@ const NumberRow = memo(function NumberRow({ number, uses }: { number: NamedNumbe
               edit(setNumber(name, value ?? 0, change, gesture && `number/${name}/${gesture}`))
             }
           />{" "}
-          <span className="text-[15px] text-quiet">
-            {uses === 0 ? "not used yet" : uses === 1 ? "used once" : `used ${uses} times`}
-          </span>
+          <button
+            type="button"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+            className="rounded px-1 text-[15px] text-quiet hover:text-words"
+          >
+            {uses.length === 0 ? "not used yet" : uses.length === 1 ? "used once" : `used ${uses.length} times`}
+          </button>
         </Sentence>
+        {open && <NumberDetails number={number} uses={uses} />}
       </div>
       <IconButton
         label={`Remove the number ${name}`}
@@ -67,6 +77,56 @@ const NumberRow = memo(function NumberRow({ number, uses }: { number: NamedNumbe
     </li>
   );
 });
+
+/** Where a number is used, and the range it is pulled and surprised in. */
+function NumberDetails({ number, uses }: { number: NamedNumber; uses: readonly string[] }) {
+  const { edit } = useEditing();
+  const { name, min, max } = number;
+  const value = typeof number.value === "number" ? number.value : 0;
+  const limit = (key: "min" | "max" | "step", words: string, standard: number) => (
+    <BoundNumber
+      label={`${words} of ${name}`}
+      stored={number[key]}
+      standard={standard}
+      quantity="factor"
+      limits={key === "step" ? { ...ANY, min: 1e-6 } : ANY}
+      step={stepOf(number)}
+      onSet={(next) => edit(setRange(name, { [key]: typeof next === "number" ? next : undefined }))}
+    />
+  );
+  const ranged = min !== undefined && max !== undefined;
+  return (
+    <div className="ml-1 border-l border-hairline pl-2 text-[14.5px]">
+      {uses.length > 0 && (
+        <ul aria-label={`What depends on ${name}`} className="text-quiet">
+          {[...new Set(uses)].map((place) => (
+            <li key={place}>{place}</li>
+          ))}
+        </ul>
+      )}
+      <Sentence>
+        {ranged ? (
+          <>
+            From {limit("min", "least", min)} to {limit("max", "most", max)}, by {limit("step", "step", stepOf(number))}
+            .
+            <WordButton onClick={() => edit(setRange(name, { min: undefined, max: undefined, step: undefined }))}>
+              no range
+            </WordButton>
+          </>
+        ) : (
+          <WordButton onClick={() => edit(setRange(name, rangeAround(value)))}>give it a range</WordButton>
+        )}
+      </Sentence>
+    </div>
+  );
+}
+
+/** From half to double a value; from 0 to 1 for none. */
+function rangeAround(value: number): { min: number; max: number } {
+  if (value === 0) return { min: 0, max: 1 };
+  const ends = [value / 2, value * 2].map((end) => (Number.isInteger(value) ? Math.round(end) : end));
+  return { min: Math.min(...ends), max: Math.max(...ends) };
+}
 
 /** The number's name, changed where it stands; formulas follow. */
 function NameInput({ name }: { name: string }) {

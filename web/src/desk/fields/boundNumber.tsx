@@ -1,3 +1,4 @@
+import { useId } from "react";
 import {
   checkLimits,
   MILLIMETRES_PER,
@@ -14,6 +15,7 @@ import { useDesk, useEditing } from "@/store/deskStore";
 import { setNumber, stepOf } from "@/store/edits/numbers";
 import { LiveNumber, type Typed } from "@/ui/liveNumber";
 import { parseMeasure } from "./parseMeasure";
+import { useAtHand } from "./useAtHand";
 
 /** What the arrow keys add to a length, in the sheet's unit. */
 const LENGTH_STEP: Readonly<Record<Unit, number>> = { mm: 1, cm: 0.1, in: 0.05, px: 1, pt: 1 };
@@ -75,6 +77,25 @@ export function BoundNumber(props: BoundNumberProps) {
     if (source) edit(setNumber(source.name, inside, `${source.name} ${show(value)} → ${show(inside)}`, gesture));
     else onSet(inside, describe(inside), gesture);
   };
+  const touch = useAtHand({
+    kind: "number",
+    id: useId(),
+    label,
+    value: value / millimetres,
+    step: source ? stepOf(source) : quantity === "length" ? LENGTH_STEP[unit] * step : step,
+    min: Math.max(limits.min, source?.min ?? -Infinity) / millimetres,
+    max: Math.min(limits.max, source?.max ?? Infinity) / millimetres,
+    whole: limits.whole,
+    nameable: formula === undefined,
+    stored: value,
+    tell: (shown) => `${Number(shown.toFixed(4))}${suffix ?? unitWords(quantity, unit)}`,
+    set(next) {
+      const inside = Number((next * millimetres).toFixed(6));
+      if (source) edit(setNumber(source.name, inside, `${source.name} ${show(value)} → ${show(inside)}`));
+      else onSet(inside, describe(inside));
+    },
+    setFormula: (text) => onSet(text, describe(text)),
+  });
   return (
     <LiveNumber
       label={label}
@@ -91,6 +112,7 @@ export function BoundNumber(props: BoundNumberProps) {
       trouble={"trouble" in outcome ? outcome.trouble : null}
       onChange={onChange}
       onType={onType}
+      onTouched={touch}
       onDefault={() => onSet(undefined, `${label} back to its default`)}
     />
   );

@@ -1,5 +1,7 @@
+import { useId } from "react";
 import { Choice } from "@/ui/choice";
 import { useField } from "./fieldsContext";
+import { useAtHand } from "./useAtHand";
 
 interface FieldChoiceProps {
   readonly of: string;
@@ -12,14 +14,10 @@ interface FieldChoiceProps {
 export function FieldChoice({ of, label = of, words = {} }: FieldChoiceProps) {
   const { field, stored, set } = useField(of, "choice");
   const value = typeof stored === "string" ? stored : field.default;
-  return (
-    <Choice
-      label={label}
-      value={value}
-      choices={field.choices.map((choice) => ({ value: choice, words: words[choice] ?? choice }))}
-      onChange={(next) => set(next === field.default ? undefined : next, `${label} ${words[next] ?? next}`)}
-    />
-  );
+  const choices = field.choices.map((choice) => ({ value: choice, words: words[choice] ?? choice }));
+  const choose = (next: string) => set(next === field.default ? undefined : next, `${label} ${words[next] ?? next}`);
+  const touch = useAtHand({ kind: "choice", id: useId(), label, value, choices, set: choose });
+  return <Choice label={label} value={value} choices={choices} onChange={choose} onTouched={touch} />;
 }
 
 /** A yes or no of a motif or a rule, in words. */

@@ -1,6 +1,9 @@
 import { isNumberValue, isPair, type NumberValue } from "@twin-petal/core";
 import { BoundNumber } from "./boundNumber";
-import { useField } from "./fieldsContext";
+import { useEditing } from "@/store/deskStore";
+import { ownerKey } from "@/store/edits/owners";
+import { setField } from "@/store/edits/rules";
+import { useField, useFields } from "./fieldsContext";
 import { useLinked } from "./useLinked";
 import { WordButton } from "./wordButton";
 
@@ -16,6 +19,8 @@ interface FieldPairProps {
 /** Two numbers that belong together, or one that stands for both. */
 export function FieldPair({ of, label = of, names = ["across", "down"], apart }: FieldPairProps) {
   const { field, stored, set } = useField(of, "pair");
+  const { part, owner } = useFields();
+  const { edit } = useEditing();
   const both = isNumberValue(stored) ? stored : undefined;
   const two = isPair(stored) ? stored : null;
   const one = field.single && !two;
@@ -23,6 +28,12 @@ export function FieldPair({ of, label = of, names = ["across", "down"], apart }:
   const y: NumberValue = two?.y ?? both ?? field.default.y;
   const linkedX = useLinked(`${of}.x`, (next) => (one ? next : { x: isNumberValue(next) ? next : x, y }));
   const linkedY = useLinked(`${of}.y`, (next) => ({ x, y: isNumberValue(next) ? next : y }));
+  /** One side alone, so that two sides changed at once do not undo each other. */
+  const setSide = (side: "x" | "y", next: NumberValue, change: string, gesture?: string) => {
+    if (!two) return set(side === "x" ? { x: next, y } : { x, y: next }, change, gesture);
+    const key = gesture && `${part}/${ownerKey(owner)}/${of}.${side}/${gesture}`;
+    edit(setField(part, owner, `${of}.${side}`, next, change, key));
+  };
   const common = { quantity: field.quantity, limits: field, step: field.step };
   if (one) {
     return (
@@ -51,9 +62,7 @@ export function FieldPair({ of, label = of, names = ["across", "down"], apart }:
         standard={linkedX?.value ?? field.default.x}
         follows={linkedX !== null}
         {...common}
-        onSet={
-          linkedX?.hold ?? ((next, change, gesture) => set({ x: next ?? field.default.x, y }, change, gesture))
-        }
+        onSet={linkedX?.hold ?? ((next, change, gesture) => setSide("x", next ?? field.default.x, change, gesture))}
       />{" "}
       {names[0]} and{" "}
       <BoundNumber
@@ -62,9 +71,7 @@ export function FieldPair({ of, label = of, names = ["across", "down"], apart }:
         standard={linkedY?.value ?? field.default.y}
         follows={linkedY !== null}
         {...common}
-        onSet={
-          linkedY?.hold ?? ((next, change, gesture) => set({ x, y: next ?? field.default.y }, change, gesture))
-        }
+        onSet={linkedY?.hold ?? ((next, change, gesture) => setSide("y", next ?? field.default.y, change, gesture))}
       />{" "}
       {names[1]}
       {field.single && <WordButton onClick={() => set(x, `${label} as one number`)}>as one</WordButton>}

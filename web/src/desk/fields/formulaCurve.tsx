@@ -18,7 +18,10 @@ export function FormulaCurve({ field, label }: { field: string; label: string })
   const room = most === least ? 1 : 0;
   const x = scaleLinear([0, Math.max(1, values.length - 1)], [MARGIN, WIDTH - MARGIN]);
   const y = scaleLinear([least - room, most + room], [HEIGHT - MARGIN, MARGIN]);
-  const path = line<number>((_, index) => x(index), (value) => y(value))(values);
+  const path = line<number>(
+    (_, index) => x(index),
+    (value) => y(value),
+  )(values);
   const tell = (value: number) => Number(value.toPrecision(4));
   const told = `${label}: from ${tell(values[0] ?? 0)} to ${tell(values.at(-1) ?? 0)}`;
   return (

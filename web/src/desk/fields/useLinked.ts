@@ -14,7 +14,10 @@ export interface Following {
 }
 
 /** Whether a field follows from others at present; null where it is held, or stands alone. */
-export function useLinked(field: string, store: (value: FieldValue | undefined) => FieldValue | undefined): Following | null {
+export function useLinked(
+  field: string,
+  store: (value: FieldValue | undefined) => FieldValue | undefined,
+): Following | null {
   const { part, owner } = useFields();
   const { edit } = useEditing();
   const found = roleIn(useLinks(), field);

@@ -27,8 +27,8 @@ function SecondShape() {
   const { part, owner, stored } = useFields();
   const { edit, now } = useEditing();
   const [open, setOpen] = useState(false);
-  const motif = stored.to;
-  if (typeof owner !== "object" || !("rule" in owner) || !isMotif(motif)) return "nothing yet";
+  const motif: Motif | null = isMotif(stored.to) ? stored.to : null;
+  if (typeof owner !== "object" || !("rule" in owner) || !motif) return "nothing yet";
   const second = { to: owner.rule };
   const Words = MOTIF_SENTENCES[motif.kind];
   const name = kindName(motif.kind);

@@ -14,6 +14,7 @@ import { Guides } from "./guides";
 import { MotifHandles } from "./motifHandles";
 import { MotifTools } from "./motifTools";
 import { NestedHandles } from "./nestedHandles";
+import { PointedCopy } from "./pointedCopy";
 import { PivotHandle } from "./pivotHandle";
 import { usePicture } from "./pictureContext";
 import { WalkedPath } from "./walk/walkReplay";
@@ -63,6 +64,7 @@ export function Marks() {
           )}
         </>
       )}
+      {chosen && <PointedCopy part={chosen.id} sheetToScreen={sheetToScreen} />}
       {chosen && <WalkedPath toScreen={multiply(sheetToScreen, chosen.working)} />}
       {!part?.locked && <MotifTools sheetToScreen={sheetToScreen} />}
     </svg>
@@ -176,7 +178,10 @@ function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps)
     case "share":
       return mark.field === "from" ? (
         <polyline
-          points={mark.line.map((point) => screen(toSheet, point)).map(({ x, y }) => `${x},${y}`).join(" ")}
+          points={mark.line
+            .map((point) => screen(toSheet, point))
+            .map(({ x, y }) => `${x},${y}`)
+            .join(" ")}
           fill="none"
           stroke="var(--brass)"
           strokeDasharray="1 5"

@@ -7,6 +7,7 @@ import { startAssistant, startPainter } from "@/workers/start";
 import type { FrameReport } from "@/workers/frame";
 import type { Assistant } from "@/workers/assistant";
 import type { Painter } from "@/workers/painter";
+import { PictureQueue } from "../live/pictureQueue";
 import { Currency } from "./currency";
 import { useDeskColors } from "./deskColors";
 
@@ -17,6 +18,8 @@ const ROOM = 36;
 interface Picture {
   readonly painter: Remote<Painter>;
   readonly assistant: Remote<Assistant>;
+  /** Small pictures of what the design could be. */
+  readonly pictures: PictureQueue;
   readonly report: FrameReport | null;
   /** Whether the report is about the design as it now is. */
   readonly isCurrent: boolean;
@@ -44,6 +47,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const [{ painter, end: endPainter }] = useState(startPainter);
   const [{ assistant, end: endAssistant }] = useState(startAssistant);
   const [currency] = useState(() => new Currency());
+  const [pictures] = useState(() => new PictureQueue(assistant, currency));
   const [told, setTold] = useState<{ report: FrameReport; design: Design } | null>(null);
   /** The view the hand has made; null while the sheet is shown whole, whatever its size. */
   const [ownView, setOwnView] = useState<View | null>(null);
@@ -65,10 +69,12 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (!view || !size) return;
     const density = window.devicePixelRatio;
-    const ask = ({ history: { design }, chosen, hand: { copy } }: DeskState) => {
+    const ask = ({ history: { design }, chosen, opened, hand: { copy, built, held } }: DeskState) => {
       currency.set(false);
-      void painter.show({ design, view, size, density, colors, chosen, copy }).then((report) => {
-        if (!report) return;
+      const before = held === "before";
+      const frame = { view, size, density, colors, chosen, copy, built, held: before ? null : held };
+      void painter.show({ design: before ? opened : design, ...frame }).then((report) => {
+        if (!report || before) return;
         currency.set(store.getState().history.design === design);
         setTold({ report, design });
       });
@@ -78,7 +84,9 @@ export function PictureProvider({ children }: { children: ReactNode }) {
       const same =
         state.history.design === before.history.design &&
         state.chosen === before.chosen &&
-        state.hand.copy === before.hand.copy;
+        state.hand.copy === before.hand.copy &&
+        state.hand.built === before.hand.built &&
+        state.hand.held === before.hand.held;
       if (!same) ask(state);
     });
   }, [painter, store, currency, view, size, colors]);
@@ -90,8 +98,8 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const report = told?.report ?? null;
   const isCurrent = told?.design === design;
   const picture = useMemo(
-    () => ({ painter, assistant, report, isCurrent, currency, view, size, setView, setSize, fit }),
-    [painter, assistant, report, isCurrent, currency, view, size, setView, fit],
+    () => ({ painter, assistant, pictures, report, isCurrent, currency, view, size, setView, setSize, fit }),
+    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
 }

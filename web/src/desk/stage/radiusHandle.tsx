@@ -62,9 +62,7 @@ function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: Dro
     const own = axis && isPair(stored) ? stored[axis] : stored;
     if (typeof own === "string") return pullFormula("radius", own, radius, change, gesture);
     const next: FieldValue =
-      axis && isPair(stored)
-        ? { x: axis === "x" ? radius : stored.x, y: axis === "y" ? radius : stored.y }
-        : radius;
+      axis && isPair(stored) ? { x: axis === "x" ? radius : stored.x, y: axis === "y" ? radius : stored.y } : radius;
     edit(setField(part.id, { rule }, mark.field, next, change, `${part.id}/${rule}/${mark.field}/${gesture}`));
   };
   const onSheet = apply(toSheet, at);

@@ -1,4 +1,13 @@
-import { apply, directionOf, distance, invert, type Mark, type Part, type PlacedMark, type Point } from "@twin-petal/core";
+import {
+  apply,
+  directionOf,
+  distance,
+  invert,
+  type Mark,
+  type Part,
+  type PlacedMark,
+  type Point,
+} from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
 import { DropMark } from "./drop";
@@ -34,7 +43,10 @@ export function ShareHandle({ part, placed: { rule, toSheet }, mark }: ShareHand
         edit(setField(part.id, { rule }, field, next, `${field} → ${next}`, key));
       }}
     >
-      <DropMark turn={directionOf(apply(toSheet, before), apply(toSheet, after)) + (field === "from" ? 0 : 180)} small />
+      <DropMark
+        turn={directionOf(apply(toSheet, before), apply(toSheet, after)) + (field === "from" ? 0 : 180)}
+        small
+      />
     </Handle>
   );
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
 import type { Tool } from "@/store/hand";
+import { HELD_KEYS } from "../heldKeys";
 
 interface ToolWords {
   readonly tool: Tool;
@@ -50,6 +51,41 @@ export const TOOL_WORDS: readonly ToolWords[] = [
   },
 ];
 
+/** Other ways of seeing the ornament, as long as a button is held down. */
+function HeldLooks() {
+  const held = useDesk((state) => state.hand.held);
+  const { setHand } = useDeskStore().getState();
+  const release = () => setHand({ held: null });
+  return (
+    <div
+      role="group"
+      aria-label="Held looks"
+      className="absolute bottom-3 left-3 z-10 flex rounded-md border border-hairline bg-surface p-0.5"
+    >
+      {HELD_KEYS.map(({ key, look, name, words }) => (
+        <button
+          key={look}
+          type="button"
+          aria-pressed={held === look}
+          title={`${words} (${key.toUpperCase()})`}
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            setHand({ held: look });
+          }}
+          onPointerUp={release}
+          onPointerCancel={release}
+          onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && setHand({ held: look })}
+          onKeyUp={release}
+          onBlur={release}
+          className="touch-none rounded px-1.5 text-[14px] text-quiet select-none hover:text-words aria-pressed:bg-words aria-pressed:text-surface"
+        >
+          {name}
+        </button>
+      ))}
+    </div>
+  );
+}
+
 /** What the pointer does on the sheet, and how. */
 export function ToolStrip() {
   const tool = useDesk((state) => state.hand.tool);
@@ -82,6 +118,7 @@ export function ToolStrip() {
           </button>
         ))}
       </div>
+      <HeldLooks />
       {current && current.hint !== "" && (
         <p className="pointer-events-none absolute inset-x-3 bottom-2 text-center text-[14px] text-quiet">
           {needsBaking

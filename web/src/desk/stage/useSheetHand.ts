@@ -1,7 +1,7 @@
 import { useEffect, useRef, type PointerEvent, type RefObject } from "react";
 import type { Point } from "@twin-petal/core";
 import { panned, toSheet, zoomed } from "@/paint/view";
-import { useDesk } from "@/store/deskStore";
+import { useDeskStore } from "@/store/deskStore";
 import { usePicture } from "./pictureContext";
 
 const CLICK_WITHIN = 4;
@@ -12,7 +12,8 @@ const PINCH_PACE = 0.01;
 /** What the hand does on the sheet: pull to pan, wheel or pinch to zoom, click to choose a part. */
 export function useSheetHand(element: RefObject<HTMLElement | null>) {
   const { painter, view, size, setView } = usePicture();
-  const choose = useDesk((state) => state.choose);
+  const store = useDeskStore();
+  const { choose } = store.getState();
   const pointers = useRef(new Map<number, Point>());
   const travelled = useRef(0);
 
@@ -35,6 +36,19 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
     return () => target.removeEventListener("wheel", onWheel);
   }, [element, size, setView]);
 
+  /** While the gap chart shows, the copy under the pointer is the one pointed at. */
+  const asking = useRef(false);
+  const pointAt = (event: PointerEvent) => {
+    const { chosen, hand, setHand } = store.getState();
+    if (hand.strip !== "gaps" || !chosen || !view || !size || asking.current) return;
+    asking.current = true;
+    void painter.copyAt(toSheet(view, size, place(event)), view.scale, chosen).then((found) => {
+      asking.current = false;
+      const pointed = found?.copy ?? null;
+      if (pointed !== store.getState().hand.pointed) setHand({ pointed });
+    });
+  };
+
   const onPointerDown = (event: PointerEvent) => {
     if (event.button > 1) return;
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -43,7 +57,8 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
   };
   const onPointerMove = (event: PointerEvent) => {
     const before = pointers.current.get(event.pointerId);
-    if (!before || !size) return;
+    if (!before) return pointAt(event);
+    if (!size) return;
     const now = place(event);
     travelled.current += Math.hypot(now.x - before.x, now.y - before.y);
     const other = [...pointers.current].find(([id]) => id !== event.pointerId)?.[1];

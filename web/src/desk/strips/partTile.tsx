@@ -1,10 +1,11 @@
-import { memo, useEffect, useRef } from "react";
+import { memo } from "react";
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
-import { Copy, Eye, EyeOff, Lock, LockOpen, MoreHorizontal, MoveDown, MoveUp, Trash2 } from "lucide-react";
+import { Copy, Eye, EyeOff, Flower2, Lock, LockOpen, MoreHorizontal, MoveDown, MoveUp, Trash2 } from "lucide-react";
 import type { Part } from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
-import { duplicatePart, movePart, partEdit, removePart } from "@/store/edits/parts";
+import { duplicatePart, movePart, partEdit, removePart, repeatWhole } from "@/store/edits/parts";
+import { Bitmap } from "@/ui/bitmap";
 import { Menu, MenuItem } from "@/ui/menu";
 
 interface PartTileProps {
@@ -18,14 +19,7 @@ interface PartTileProps {
 /** One part: its picture, which chooses it, and what can be done with it. */
 export const PartTile = memo(function PartTile({ part, picture, chosen, ground }: PartTileProps) {
   const { choose } = useEditing();
-  const canvas = useRef<HTMLCanvasElement>(null);
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part.id });
-  useEffect(() => {
-    const context = canvas.current?.getContext("2d");
-    if (!context || !picture) return;
-    context.clearRect(0, 0, picture.width, picture.height);
-    context.drawImage(picture, 0, 0);
-  }, [picture]);
   return (
     <li
       ref={setNodeRef}
@@ -44,12 +38,12 @@ export const PartTile = memo(function PartTile({ part, picture, chosen, ground }
           chosen ? "border-2 border-words" : "border-hairline hover:border-quiet"
         }`}
       >
-        <canvas
-          ref={canvas}
+        <Bitmap
+          picture={picture}
           width={104}
           height={104}
           className={`size-full rounded-[4px] ${part.visible ? "" : "opacity-25"}`}
-          style={{ background: ground ?? "#FFFFFF" }}
+          ground={ground ?? "#FFFFFF"}
         />
         <span className="absolute right-0.5 bottom-0.5 flex gap-0.5 text-[#2B2140]">
           {!part.visible && <EyeOff size={13} />}
@@ -70,6 +64,11 @@ function PartMenu({ part }: { part: Part }) {
     const copy = duplicatePart(now(), part);
     edit(copy.edit);
     choose(copy.id);
+  };
+  const takeWhole = () => {
+    const whole = repeatWhole(now(), part);
+    edit(whole.edit);
+    choose(whole.id);
   };
   return (
     <Menu
@@ -107,6 +106,9 @@ function PartMenu({ part }: { part: Part }) {
       </MenuItem>
       <MenuItem onSelect={duplicate}>
         <Copy size={16} /> Duplicate
+      </MenuItem>
+      <MenuItem onSelect={takeWhole}>
+        <Flower2 size={16} /> Repeat it whole
       </MenuItem>
       <MenuItem disabled={index === parts.length - 1} onSelect={() => edit(movePart(part, index + 1))}>
         <MoveUp size={16} /> Raise

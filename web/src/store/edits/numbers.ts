@@ -60,12 +60,37 @@ export function removeNumber(design: Design, name: string): Edit {
   };
 }
 
-/** How many formulas of the design use each name. */
-export function usesOf(design: Design): ReadonlyMap<string, number> {
-  const uses = new Map<string, number>();
-  forEachFormula(design, (formula) => {
-    for (const name of namesIn(formula)) uses.set(name, (uses.get(name) ?? 0) + 1);
-  });
+/** Sets a number's range and step; undefined takes one away. */
+export function setRange(name: string, change: Partial<Record<"min" | "max" | "step", number | undefined>>): Edit {
+  return {
+    label: `the range of ${name}`,
+    apply(draft) {
+      const number = draft.numbers.find((known) => known.name === name);
+      if (!number) return;
+      for (const [key, value] of Object.entries(change)) {
+        if (value === undefined) Reflect.deleteProperty(number, key);
+        else Reflect.set(number, key, value);
+      }
+    },
+  };
+}
+
+/** For each name the places whose formulas use it, in words: "Blade: count of the turn", "the number pitch". */
+export function usesOf(design: Design): ReadonlyMap<string, readonly string[]> {
+  const uses = new Map<string, string[]>();
+  const note = (place: string) => (formula: string, _holder: object, key: string) => {
+    for (const name of namesIn(formula)) uses.set(name, [...(uses.get(name) ?? []), `${place}${key}`]);
+  };
+  visitFormulas(design.sheet, note("the sheet’s "));
+  for (const number of design.numbers) visitFormulas({ value: number.value }, note(`the number ${number.name}, its `));
+  visitFormulas(design.guides, note("a guide’s "));
+  for (const part of design.parts) {
+    const { motif, rules, cutouts, ...rest } = part;
+    visitFormulas(motif, note(`${part.name}: motif’s `));
+    visitFormulas(cutouts, note(`${part.name}: cutout’s `));
+    rules.forEach((rule) => visitFormulas(rule, note(`${part.name}: ${rule.kind}’s `)));
+    visitFormulas(rest, note(`${part.name}: `));
+  }
   return uses;
 }
 

@@ -39,13 +39,63 @@ export function changeMotif(design: Design, id: string, kind: string): Edit {
   });
 }
 
+/** Whether copies that only repeat another are left out. */
+export function keepOneOfEach(id: string, oneEach: boolean): Edit {
+  return partEdit(id, oneEach ? "keep one of each" : "keep all copies", (part) => {
+    part.oneEach = oneEach;
+  });
+}
+
+/** A new part above another whose motif is that one whole; the other is only a tool from then on. */
+export function repeatWhole(design: Design, { id: used, name }: Part): { edit: Edit; id: string } {
+  const id = freshId(design, `${used}-whole`.slice(-36).replace(/^-+/, ""));
+  const part = newPart(id, `${name}, repeated`, { kind: "part", part: used });
+  return {
+    id,
+    edit: {
+      label: `repeat “${name}” whole`,
+      apply(draft) {
+        const index = draft.parts.findIndex((known) => known.id === used);
+        const source = draft.parts[index];
+        if (source) source.role = "tool";
+        draft.parts.splice(index + 1, 0, castDraft(part));
+      },
+    },
+  };
+}
+
 export function removePart({ id, name }: Part): Edit {
   return {
     label: `remove “${name}”`,
     apply(draft) {
       draft.parts = draft.parts.filter((part) => part.id !== id);
+      forgetPart(draft.parts, id);
     },
   };
+}
+
+/** Fields that name another part. */
+const NAMES_A_PART = new Set(["part", "path", "region", "fill"]);
+
+/** Takes a part's id out of every field that names it, so that nothing follows what is gone. */
+function forgetPart(holder: object, id: string): void {
+  const entries: [string, unknown][] = Object.entries(holder);
+  for (const [key, value] of entries) {
+    if (value === id && NAMES_A_PART.has(key)) Reflect.deleteProperty(holder, key);
+    else if (key === "avoid" && Array.isArray(value))
+      Reflect.set(
+        holder,
+        key,
+        value.filter((name) => name !== id),
+      );
+    else if (key === "on" && isOn(value, id)) Reflect.deleteProperty(holder, key);
+    else if (typeof value === "object" && value !== null) forgetPart(value, id);
+  }
+}
+
+/** Whether it is what lettering stands on, and that the part's line. */
+function isOn(value: unknown, id: string): boolean {
+  return typeof value === "object" && value !== null && "part" in value && value.part === id;
 }
 
 export function duplicatePart(design: Design, part: Part): { edit: Edit; id: string } {

@@ -6,8 +6,28 @@ import { partEdit } from "./parts";
 import { scaledDefaults } from "./scaledDefaults";
 
 export function addRule(design: Design, part: string, kind: string): Edit {
-  const rule: Rule = { kind, on: true, ...scaledDefaults(design, ruleOf(kind)?.fields ?? {}) };
+  const rule = newRule(design, part, kind);
   return partEdit(part, `add a ${kind}`, ({ rules }) => void rules.push(castDraft(rule)));
+}
+
+/** A rule as it begins: lengths that suit the sheet, and where it follows another part, the nearest one below. */
+export function newRule(design: Design, part: string, kind: string): Rule {
+  const definition = ruleOf(kind);
+  const leads = definition?.leads;
+  const other = leads ? leadingPart(design, part) : undefined;
+  return {
+    kind,
+    on: true,
+    ...scaledDefaults(design, definition?.fields ?? {}),
+    ...definition?.first,
+    ...(leads && other && { [leads]: other }),
+  };
+}
+
+/** The part another one would follow: the nearest below it, or above it where there is none below. */
+export function leadingPart({ parts }: Design, part: string): string | undefined {
+  const index = parts.findIndex(({ id }) => id === part);
+  return (parts[index - 1] ?? parts[index + 1])?.id;
 }
 
 export function removeRule(part: string, index: number, kind: string): Edit {
@@ -60,7 +80,13 @@ export function setField(
 }
 
 /** Sets several fields of a motif or a rule at once; undefined brings a default back. */
-export function setFields(part: string, owner: FieldOwner, changes: FieldChanges, label: string, gesture?: string): Edit {
+export function setFields(
+  part: string,
+  owner: FieldOwner,
+  changes: FieldChanges,
+  label: string,
+  gesture?: string,
+): Edit {
   return partEdit(
     part,
     label,

@@ -1,5 +1,8 @@
-import type { ReactNode } from "react";
-import { Menu, MenuGrid, MenuHeading, MenuItem, MenuLine } from "@/ui/menu";
+import { useState, type ReactNode } from "react";
+import { rehearsed, useDeskStore } from "@/store/deskStore";
+import { Menu, MenuHeading, MenuItem, MenuLine, MenuPictures } from "@/ui/menu";
+import { PictureItem, PICTURE_SIDE } from "../../live/pictureItem";
+import { useLivePictures } from "../../live/useLivePictures";
 import { MADE_KINDS, MotifPicture, READY_KINDS } from "./motifKinds";
 
 interface MotifPickerProps {
@@ -9,18 +12,30 @@ interface MotifPickerProps {
   readonly readyOnly?: boolean;
 }
 
-/** Chooses a kind of motif from pictures. */
-export function MotifPicker({ trigger, onPick, readyOnly = false }: MotifPickerProps) {
+/** Chooses a kind of motif: each ready shape is a live picture of this ornament with it. */
+export function MotifPicker({ trigger, ...choices }: MotifPickerProps) {
   return (
-    <Menu trigger={trigger}>
+    <Menu trigger={trigger} beside>
+      <Choices {...choices} />
+    </Menu>
+  );
+}
+
+function Choices({ onPick, readyOnly = false }: Omit<MotifPickerProps, "trigger">) {
+  const store = useDeskStore();
+  // Worked out once, as the menu opens: the design does not change while it is open.
+  const [wanted] = useState(() =>
+    READY_KINDS.map((kind) => ({ key: kind, design: rehearsed(store, () => onPick(kind)) })),
+  );
+  const pictures = useLivePictures(wanted, PICTURE_SIDE, PICTURE_SIDE, true);
+  return (
+    <>
       {!readyOnly && <MenuHeading>Ready shapes</MenuHeading>}
-      <MenuGrid>
+      <MenuPictures>
         {READY_KINDS.map((kind) => (
-          <MenuItem key={kind} onSelect={() => onPick(kind)}>
-            <MotifPicture kind={kind} size={28} /> {kind}
-          </MenuItem>
+          <PictureItem key={kind} name={kind} promise="" picture={pictures.get(kind)} onSelect={() => onPick(kind)} />
         ))}
-      </MenuGrid>
+      </MenuPictures>
       {!readyOnly && (
         <>
           <MenuLine />
@@ -33,6 +48,6 @@ export function MotifPicker({ trigger, onPick, readyOnly = false }: MotifPickerP
           ))}
         </>
       )}
-    </Menu>
+    </>
   );
 }

@@ -1,8 +1,9 @@
 import { useRef } from "react";
-import { motifOf, type Motif } from "@twin-petal/core";
+import { motifOf, type Design, type Motif } from "@twin-petal/core";
 import { useDeskStore } from "@/store/deskStore";
 import { addMadePart } from "@/store/edits/drawn";
-import { addPart, changeMotif, partEdit } from "@/store/edits/parts";
+import { addPart, changeMotif, partEdit, repeatWhole } from "@/store/edits/parts";
+import { leadingPart } from "@/store/edits/rules";
 import { castDraft } from "immer";
 import { importPicture } from "../../importPicture";
 import { kindName } from "./motifKinds";
@@ -23,7 +24,7 @@ export function useMotifMaker() {
   const target = useRef<string | null>(null);
 
   const begin = (kind: string, part: string | null) => {
-    const { edit, choose, setHand, history } = store.getState();
+    const { edit, choose, setHand, history, chosen } = store.getState();
     const { design } = history;
     if (kind === "svg") {
       target.current = part;
@@ -35,7 +36,13 @@ export function useMotifMaker() {
       return setHand({ tool: kind === "drawn" ? "draw" : "freehand" });
     }
     setHand({ tool: "look" });
-    const first = FIRST[kind];
+    const first = kind === "part" ? wholePartOf(design, part, chosen) : FIRST[kind];
+    const whole = part === null && kind === "part" ? design.parts.find(({ id }) => id === first?.part) : undefined;
+    if (whole) {
+      const repeated = repeatWhole(design, whole);
+      edit(repeated.edit);
+      return choose(repeated.id);
+    }
     if (part === null) {
       const open = motifOf(kind)?.open ?? false;
       const added = first ? addMadePart(design, first, capital(kindName(kind)), open) : addPart(design, kind);
@@ -65,6 +72,12 @@ export function useMotifMaker() {
     />
   );
   return { begin, fileChooser };
+}
+
+/** Another part as a motif: the chosen one for a new part, the nearest one for a part that is there. */
+function wholePartOf(design: Design, part: string | null, chosen: string | null): Motif {
+  const used = part === null ? (chosen ?? design.parts.at(-1)?.id) : leadingPart(design, part);
+  return { kind: "part", part: used ?? "" };
 }
 
 function capital(word: string): string {

@@ -1,0 +1,59 @@
+import { useMemo } from "react";
+import { Plus } from "lucide-react";
+import { RULES } from "@twin-petal/core";
+import { applyEdit } from "@/store/edit";
+import { useDesign, useEditing } from "@/store/deskStore";
+import { addRule, leadingPart } from "@/store/edits/rules";
+import { Button } from "@/ui/button";
+import { Menu, MenuPictures } from "@/ui/menu";
+import { PictureItem, PICTURE_SIDE } from "../live/pictureItem";
+import { useLivePictures } from "../live/useLivePictures";
+import { RULE_WORDS } from "../sentences/list";
+
+/** Adds a rule: each choice is a live picture of this ornament with that rule added. */
+export function RulePicker({ part, isFirst }: { part: string; isFirst: boolean }) {
+  return (
+    <Menu
+      beside
+      trigger={
+        <Button id="add-rule" look={isFirst ? "main" : "plain"}>
+          <Plus size={16} /> Add a rule
+        </Button>
+      }
+    >
+      <Choices part={part} />
+    </Menu>
+  );
+}
+
+function Choices({ part }: { part: string }) {
+  const design = useDesign();
+  const { edit, now } = useEditing();
+  const canLead = leadingPart(design, part) !== undefined;
+  const wanted = useMemo(
+    () =>
+      RULES.filter(({ leads }) => leads === null || canLead).map(({ kind }) => ({
+        key: kind,
+        design: applyEdit(design, addRule(design, part, kind)),
+      })),
+    [design, part, canLead],
+  );
+  const pictures = useLivePictures(wanted, PICTURE_SIDE, PICTURE_SIDE, true);
+  return (
+    <MenuPictures>
+      {RULES.map(({ kind, leads }) => {
+        const missing = leads !== null && !canLead;
+        return (
+          <PictureItem
+            key={kind}
+            name={kind}
+            promise={missing ? "needs another part whose line it follows" : (RULE_WORDS[kind]?.promise ?? "")}
+            picture={pictures.get(kind)}
+            disabled={missing}
+            onSelect={() => edit(addRule(now(), part, kind))}
+          />
+        );
+      })}
+    </MenuPictures>
+  );
+}

@@ -1,0 +1,37 @@
+import { useEffect, useState } from "react";
+import type { Design } from "@twin-petal/core";
+import type { SheetPicture } from "@/workers/frame";
+import { usePicture } from "../stage/pictureContext";
+
+/** A state of the design to be shown small. */
+export interface Wanted {
+  readonly key: string;
+  readonly design: Design;
+}
+
+/** Device pixels of a picture shown so large. */
+export function pixelsOf(side: number): number {
+  return Math.round(side * Math.min(2, window.devicePixelRatio));
+}
+
+/** Pictures of the wanted designs, as they come; those of before stay until the new ones are there. */
+export function useLivePictures(
+  wanted: readonly Wanted[],
+  width: number,
+  height = width,
+  first = false,
+): ReadonlyMap<string, SheetPicture> {
+  const { pictures: queue } = usePicture();
+  const [pictures, setPictures] = useState<ReadonlyMap<string, SheetPicture>>(new Map());
+  useEffect(() => {
+    const ending = new AbortController();
+    const size = { width: pixelsOf(width), height: pixelsOf(height) };
+    for (const { key, design } of wanted) {
+      void queue.ask(design, size, ending.signal, first).then((picture) => {
+        if (picture && !ending.signal.aborted) setPictures((known) => new Map(known).set(key, picture));
+      });
+    }
+    return () => ending.abort();
+  }, [queue, wanted, width, height, first]);
+  return pictures;
+}

@@ -1,5 +1,10 @@
 import {
   boxOfGeometry,
+  EMPTY_BOX,
+  isEmpty,
+  joinBoxes,
+  type Box,
+  type Scene,
   countCoinciding,
   gapsOf,
   growBox,
@@ -19,6 +24,8 @@ import { prepareInBrowser, WEB_HOST } from "./webHost";
 
 /** Between two looks for newer messages, milliseconds. */
 const LOOK_EVERY = 8;
+/** Room around the ornament, so that neighbours may be a little larger. */
+const ROOM = 1.15;
 /** Small pictures show the sheet alone. */
 const NO_DESK: DeskColors = { page: "#FFFFFF", hairline: "#FFFFFF" };
 
@@ -27,6 +34,8 @@ export class Assistant {
   private readonly builder = new SceneBuilder();
   /** Remembers the parts that neighbouring designs share. */
   private readonly pictureBuilder = new SceneBuilder();
+  /** Builds the design the pictures are neighbours of. */
+  private readonly baseBuilder = new SceneBuilder();
   private readonly breather = new Breather(LOOK_EVERY);
   private turn = 0;
 
@@ -49,8 +58,11 @@ export class Assistant {
     this.turn += 1;
   }
 
-  /** A small picture of the whole sheet; null when it had to stand back. */
-  async sheetPicture(design: Design, size: Size): Promise<SheetPicture | null> {
+  /**
+   * A small picture of what is on the sheet, or of the place the ornament of another design has there; null when it
+   * had to stand back.
+   */
+  async sheetPicture(design: Design, around: Design | "own", size: Size): Promise<SheetPicture | null> {
     const turn = this.turn;
     await this.breather.breathe();
     if (turn !== this.turn) return null;
@@ -60,8 +72,8 @@ export class Assistant {
     const canvas = new OffscreenCanvas(size.width, size.height);
     const context = canvas.getContext("2d");
     if (!context) throw new Error("the browser gives no canvas to paint on");
-    const { width, height } = scene.sheet;
-    const box = { left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 };
+    const base = around === "own" ? scene : await this.baseBuilder.buildPrepared(around, WEB_HOST);
+    const box = ornamentBox(base);
     const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => turn === this.turn) : null);
     const whole = await paintScene(context, scene, placingOf(fitted(box, size, 0), size, 1), NO_DESK, goOn);
     if (!whole) return null;
@@ -96,6 +108,24 @@ export class Assistant {
       pictures.map(({ bitmap }) => bitmap),
     );
   }
+}
+
+/** The part of the sheet the ornament covers, with some room; no less than a third of the sheet across. */
+function ornamentBox({ parts, sheet }: Scene): Box {
+  const [x, y] = [sheet.width / 2, sheet.height / 2];
+  const shown = parts.filter(({ visible, role }) => visible && role === "show");
+  const whole = shown.reduce((box, { geometry }) => joinBoxes(box, boxOfGeometry(geometry)), EMPTY_BOX);
+  if (isEmpty(whole)) return { left: -x, top: -y, right: x, bottom: y };
+  const middle = { x: (whole.left + whole.right) / 2, y: (whole.top + whole.bottom) / 2 };
+  const least = Math.min(x, y) / 3;
+  const across = Math.max(least, ((whole.right - whole.left) / 2) * ROOM);
+  const down = Math.max(least, ((whole.bottom - whole.top) / 2) * ROOM);
+  return {
+    left: Math.max(-x, middle.x - across),
+    right: Math.min(x, middle.x + across),
+    top: Math.max(-y, middle.y - down),
+    bottom: Math.min(y, middle.y + down),
+  };
 }
 
 async function pictureOf(part: PartScene, side: number): Promise<ImageBitmap> {

@@ -68,18 +68,15 @@ function Row({ atHand, first, onFirst }: RowProps) {
         : [],
     [rested, store, atHand.id],
   );
-  const pictures = useLivePictures(wanted, PICTURE.width, PICTURE.height);
+  const pictures = useLivePictures(wanted, rested.design, PICTURE);
   const list = useRef<HTMLUListElement>(null);
   return (
     <>
-      <div className="flex w-[168px] shrink-0 flex-col justify-center gap-0.5 px-3 text-[14.5px] leading-snug">
-        <p className="truncate">
-          <b>{atHand.label}</b>
-        </p>
+      <div className="flex w-[196px] shrink-0 flex-col justify-center px-3 text-[14.5px] leading-snug">
         {isNumber ? (
           <>
             <Sentence>
-              by{" "}
+              <b>{atHand.label}</b> by{" "}
               <LiveNumber
                 label="step of the neighbours"
                 value={step}
@@ -98,12 +95,13 @@ function Row({ atHand, first, onFirst }: RowProps) {
                 }}
                 onDefault={() => setStep(null)}
               />
-              <label className="ml-1.5 text-quiet">
+              ,{" "}
+              <label>
                 <span className="sr-only">How many neighbours</span>
                 <select
                   value={count}
                   onChange={(event) => setCount(Number(event.target.value))}
-                  className="rounded border border-hairline bg-surface text-words"
+                  className="rounded border border-hairline bg-surface"
                 >
                   {COUNTS.map((choice) => (
                     <option key={choice}>{choice}</option>
@@ -112,25 +110,30 @@ function Row({ atHand, first, onFirst }: RowProps) {
                 pictures
               </label>
             </Sentence>
-            <p className="-ml-1">
+            <p className="-ml-1 leading-6">
               {atHand.nameable && <NameIt atHand={atHand} />}
               {first ? (
                 <WordButton onClick={() => onFirst(null)}>
-                  {first.id === atHand.id ? "now touch a second …" : "one number"}
+                  {first.id === atHand.id ? "touch a second …" : "one number"}
                 </WordButton>
               ) : (
                 <WordButton title="A sheet of pictures over two numbers" onClick={() => onFirst(atHand)}>
-                  with a second
+                  with another
                 </WordButton>
               )}
+              <Surprise />
             </p>
           </>
         ) : (
-          <p className="text-quiet">all its values</p>
+          <>
+            <p>
+              <b>{atHand.label}</b>, all its values
+            </p>
+            <p className="-ml-1 leading-6">
+              <Surprise />
+            </p>
+          </>
         )}
-        <p className="-ml-1">
-          <Surprise />
-        </p>
       </div>
       <ul
         ref={list}

@@ -44,7 +44,7 @@ export function TwoNumbers({ down, across, onClose }: TwoNumbersProps) {
       })),
     );
   }, [rested, store]);
-  const pictures = useLivePictures(wanted, PICTURE.width, PICTURE.height);
+  const pictures = useLivePictures(wanted, rested.design, PICTURE);
   const choose = (row: number, column: number) => {
     const { rehearse, edit } = store.getState();
     const label = `${down.label} ${down.tell(row)}, ${across.label} ${across.tell(column)}`;

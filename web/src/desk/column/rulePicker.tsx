@@ -6,7 +6,7 @@ import { useDesign, useEditing } from "@/store/deskStore";
 import { addRule, leadingPart } from "@/store/edits/rules";
 import { Button } from "@/ui/button";
 import { Menu, MenuPictures } from "@/ui/menu";
-import { PictureItem, PICTURE_SIDE } from "../live/pictureItem";
+import { PictureItem, PICTURE_SIZE } from "../live/pictureItem";
 import { useLivePictures } from "../live/useLivePictures";
 import { RULE_WORDS } from "../sentences/list";
 
@@ -38,7 +38,7 @@ function Choices({ part }: { part: string }) {
       })),
     [design, part, canLead],
   );
-  const pictures = useLivePictures(wanted, PICTURE_SIDE, PICTURE_SIDE, true);
+  const pictures = useLivePictures(wanted, "own", PICTURE_SIZE, true);
   return (
     <MenuPictures>
       {RULES.map(({ kind, leads }) => {

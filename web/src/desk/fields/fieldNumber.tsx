@@ -19,14 +19,14 @@ export function FieldNumber({ of, label = of, following = 0, suffix }: FieldNumb
   return (
     <BoundNumber
       label={label}
-      stored={!linked && isNumberValue(stored) ? stored : undefined}
+      stored={!linked?.follows && isNumberValue(stored) ? stored : undefined}
       standard={linked?.value ?? field.default ?? following}
       quantity={field.quantity}
       limits={field}
       step={field.step}
-      follows={linked !== null || field.type === "following"}
+      follows={linked?.follows || field.type === "following"}
       {...(suffix !== undefined && { suffix })}
-      onSet={linked?.hold ?? set}
+      onSet={linked?.follows ? linked.hold : set}
     />
   );
 }

@@ -40,11 +40,11 @@ export function FieldPair({ of, label = of, names = ["across", "down"], apart }:
       <>
         <BoundNumber
           label={label}
-          stored={linkedX ? undefined : both}
+          stored={linkedX?.follows ? undefined : both}
           standard={linkedX?.value ?? field.default.x}
-          follows={linkedX !== null}
+          follows={linkedX?.follows ?? false}
           {...common}
-          onSet={linkedX?.hold ?? set}
+          onSet={linkedX?.follows ? linkedX.hold : set}
         />
         {apart && (
           <WordButton onClick={() => set({ x, y }, `${label} ${apart}`)} title={`Two numbers: ${names.join(" and ")}`}>
@@ -58,20 +58,28 @@ export function FieldPair({ of, label = of, names = ["across", "down"], apart }:
     <>
       <BoundNumber
         label={`${label} ${names[0]}`}
-        stored={linkedX ? undefined : x}
+        stored={linkedX?.follows ? undefined : x}
         standard={linkedX?.value ?? field.default.x}
-        follows={linkedX !== null}
+        follows={linkedX?.follows ?? false}
         {...common}
-        onSet={linkedX?.hold ?? ((next, change, gesture) => setSide("x", next ?? field.default.x, change, gesture))}
+        onSet={
+          linkedX?.follows
+            ? linkedX.hold
+            : (next, change, gesture) => setSide("x", next ?? field.default.x, change, gesture)
+        }
       />{" "}
       {names[0]} and{" "}
       <BoundNumber
         label={`${label} ${names[1]}`}
-        stored={linkedY ? undefined : y}
+        stored={linkedY?.follows ? undefined : y}
         standard={linkedY?.value ?? field.default.y}
-        follows={linkedY !== null}
+        follows={linkedY?.follows ?? false}
         {...common}
-        onSet={linkedY?.hold ?? ((next, change, gesture) => setSide("y", next ?? field.default.y, change, gesture))}
+        onSet={
+          linkedY?.follows
+            ? linkedY.hold
+            : (next, change, gesture) => setSide("y", next ?? field.default.y, change, gesture)
+        }
       />{" "}
       {names[1]}
       {field.single && <WordButton onClick={() => set(x, `${label} as one number`)}>as one</WordButton>}

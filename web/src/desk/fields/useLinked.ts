@@ -6,27 +6,31 @@ import { setFields } from "@/store/edits/rules";
 import { useFields } from "./fieldsContext";
 import { useLinks } from "./useLinks";
 
-/** A field that is one of three linked numbers and follows from the other two at present. */
-export interface Following {
+/** A field that is one of three linked numbers. */
+export interface Linked {
+  /** What it comes to. */
   readonly value: number;
-  /** Holds it by hand from now on; another of the three follows instead. */
+  /** Whether it follows from the other two at present. */
+  readonly follows: boolean;
+  /** Holds it by hand from now on; where it follows, another of the three does so instead. */
   hold: (value: FieldValue | undefined, change: string, gesture?: string) => void;
 }
 
-/** Whether a field follows from others at present; null where it is held, or stands alone. */
+/** How a field hangs together with others; null where it stands alone. */
 export function useLinked(
   field: string,
   store: (value: FieldValue | undefined) => FieldValue | undefined,
-): Following | null {
+): Linked | null {
   const { part, owner } = useFields();
   const { edit } = useEditing();
   const found = roleIn(useLinks(), field);
-  if (!found || found.link.follows !== found.role) return null;
+  if (!found) return null;
   const { link, role } = found;
   const released: LinkRole = role === "span" ? "spacing" : "span";
   const [outer = field] = field.split(".");
   return {
     value: link[role],
+    follows: link.follows === role,
     hold(value, change, gesture) {
       const key = gesture && `${part}/${ownerKey(owner)}/${field}/${gesture}`;
       edit(setFields(part, owner, { ...link.letFollow[released], [outer]: store(value) }, change, key));

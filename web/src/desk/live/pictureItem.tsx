@@ -3,8 +3,9 @@ import { MenuItem } from "@/ui/menu";
 import type { SheetPicture } from "@/workers/frame";
 import { pixelsOf } from "./useLivePictures";
 
-/** The side of a choice's picture, CSS pixels. */
-export const PICTURE_SIDE = 84;
+const PICTURE_SIDE = 84;
+/** The size of a choice's picture, CSS pixels. */
+export const PICTURE_SIZE = { width: PICTURE_SIDE, height: PICTURE_SIDE } as const;
 
 interface PictureItemProps {
   readonly name: string;

@@ -8,8 +8,12 @@ import type { Currency } from "../stage/currency";
 /** The picture under the hand rests this long before others are painted, milliseconds. */
 const REST = 90;
 
+/** What a small picture shows: all there is on the sheet, or the place another design's ornament has there. */
+export type Around = "own" | Design;
+
 interface Job {
   readonly design: Design;
+  readonly around: Around;
   readonly size: Size;
   readonly signal: AbortSignal;
   done: (picture: SheetPicture | null) => void;
@@ -32,10 +36,10 @@ export class PictureQueue {
     });
   }
 
-  /** Asks for a picture of a whole sheet; `first` goes before all that wait. Null when it is no longer wanted. */
-  ask(design: Design, size: Size, signal: AbortSignal, first = false): Promise<SheetPicture | null> {
+  /** Asks for a picture; `first` goes before all that wait. Null when it is no longer wanted. */
+  ask(design: Design, around: Around, size: Size, signal: AbortSignal, first = false): Promise<SheetPicture | null> {
     return new Promise((done) => {
-      const job = { design, size, signal, done };
+      const job = { design, around, size, signal, done };
       if (first) this.waiting.unshift(job);
       else this.waiting.push(job);
       if (!this.running) void this.run();
@@ -50,7 +54,7 @@ export class PictureQueue {
         job.done(null);
         continue;
       }
-      const picture = await this.assistant.sheetPicture(job.design, job.size);
+      const picture = await this.assistant.sheetPicture(job.design, job.around, job.size);
       if (picture) job.done(picture);
       else this.waiting.unshift(job);
     }

@@ -1,6 +1,8 @@
 import { useEffect, useState } from "react";
 import type { Design } from "@twin-petal/core";
 import type { SheetPicture } from "@/workers/frame";
+import type { Size } from "@/paint/view";
+import type { Around } from "./pictureQueue";
 import { usePicture } from "../stage/pictureContext";
 
 /** A state of the design to be shown small. */
@@ -17,8 +19,8 @@ export function pixelsOf(side: number): number {
 /** Pictures of the wanted designs, as they come; those of before stay until the new ones are there. */
 export function useLivePictures(
   wanted: readonly Wanted[],
-  width: number,
-  height = width,
+  around: Around,
+  { width, height }: Size,
   first = false,
 ): ReadonlyMap<string, SheetPicture> {
   const { pictures: queue } = usePicture();
@@ -27,11 +29,11 @@ export function useLivePictures(
     const ending = new AbortController();
     const size = { width: pixelsOf(width), height: pixelsOf(height) };
     for (const { key, design } of wanted) {
-      void queue.ask(design, size, ending.signal, first).then((picture) => {
+      void queue.ask(design, around, size, ending.signal, first).then((picture) => {
         if (picture && !ending.signal.aborted) setPictures((known) => new Map(known).set(key, picture));
       });
     }
     return () => ending.abort();
-  }, [queue, wanted, width, height, first]);
+  }, [queue, wanted, around, width, height, first]);
   return pictures;
 }

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { rehearsed, useDeskStore } from "@/store/deskStore";
 import { Menu, MenuHeading, MenuItem, MenuLine, MenuPictures } from "@/ui/menu";
-import { PictureItem, PICTURE_SIDE } from "../../live/pictureItem";
+import { PictureItem, PICTURE_SIZE } from "../../live/pictureItem";
 import { useLivePictures } from "../../live/useLivePictures";
 import { MADE_KINDS, MotifPicture, READY_KINDS } from "./motifKinds";
 
@@ -27,7 +27,7 @@ function Choices({ onPick, readyOnly = false }: Omit<MotifPickerProps, "trigger"
   const [wanted] = useState(() =>
     READY_KINDS.map((kind) => ({ key: kind, design: rehearsed(store, () => onPick(kind)) })),
   );
-  const pictures = useLivePictures(wanted, PICTURE_SIDE, PICTURE_SIDE, true);
+  const pictures = useLivePictures(wanted, "own", PICTURE_SIZE, true);
   return (
     <>
       {!readyOnly && <MenuHeading>Ready shapes</MenuHeading>}

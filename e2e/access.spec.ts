@@ -69,7 +69,7 @@ test("from the wall to a coloured rosette and its file by the keyboard alone", a
   };
   /** Goes on by Tab until something of that name has the focus. */
   const tabTo = async (name: RegExp) => {
-    for (let times = 0; times < 80; times++) {
+    for (let times = 0; times < 160; times++) {
       const focused = page.locator(":focus");
       if ((await focused.count()) > 0 && name.test((await nameOf(focused)) ?? "")) return;
       await page.keyboard.press("Tab");

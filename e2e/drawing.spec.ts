@@ -31,9 +31,10 @@ test("a floor star from an empty sheet: a guide star, one facet snapped to it, r
   await desk.tool("Look");
   const picture = await desk.picture();
   const [dark, light] = [countPixels(picture, [0x1e, 0x6f, 0x5c]), countPixels(picture, [0xaa, 0xc9, 0xc2], 24)];
-  // Seven facets each: 7 × 60 × 26 × sin(π/7) / 2 square millimetres, at 3.42 pixels a millimetre.
+  // Seven facets each: 7 × 60 × 26 × sin(π/7) / 2 square millimetres.
   const expected = (7 * 60 * 26 * Math.sin(Math.PI / 7)) / 2;
-  for (const pixels of [dark, light]) expect(pixels / 3.4276 ** 2 / expected).toBeGreaterThan(0.85);
+  const scale = (await desk.at(1, 0)).x - (await desk.at(0, 0)).x;
+  for (const pixels of [dark, light]) expect(pixels / scale ** 2 / expected).toBeGreaterThan(0.85);
 });
 
 test("by keys alone: drawn, closed, a node chosen and moved, made smooth, given a neighbour, removed", async ({

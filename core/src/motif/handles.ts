@@ -61,15 +61,18 @@ export function countHandle(field: string, radius: number, start: number, count:
   };
 }
 
-/** A span of degrees counted from a start: the handle stands at its end. A full turn stays one, not none. */
-export function spanHandle(field: string, radius: number, start: number, span: number): NumberHandle {
-  const end = start + span;
+/**
+ * A span of degrees counted from a start: the handle stands at its end, or a little aside of it where something else
+ * stands there. A full turn stays one, not none.
+ */
+export function spanHandle(field: string, radius: number, start: number, span: number, aside = 0): NumberHandle {
+  const end = start + span + aside;
   return {
     field,
     at: polar(radius, end),
     direction: end + 90,
     pull(to) {
-      const seen = directionOf({ x: 0, y: 0 }, to) - start;
+      const seen = directionOf({ x: 0, y: 0 }, to) - start - aside;
       const near = seen + 360 * Math.round((span - seen) / 360);
       return Math.min(360, Math.max(-360, near));
     },

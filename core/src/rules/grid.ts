@@ -85,7 +85,7 @@ export const grid = defineRule<GridValues>({
   handles(values) {
     const { lattice, pitch } = sized(values);
     const { a, b } = gridLayout(sized(values)).cell;
-    if (values.vectors && usesVectors(values)) return [];
+    if (usesVectors(values)) return [];
     const one = !hasOwnRowPitch(values);
     if (one) return [lengthHandle("pitch", ORIGIN, 90, a.x, 1)];
     return [

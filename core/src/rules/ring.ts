@@ -75,10 +75,12 @@ export const ring = defineRule<RingValues>({
     const { radius, start } = values;
     const reach = Math.max(radius.x, radius.y);
     const { span, spacing } = linked(values);
-    const handles = [angleHandle("start", reach * START_AT, start)];
-    if (values.apart !== undefined) handles.push(spanHandle("apart", reach * SPAN_AT, start, spacing));
+    const outside = reach * OUTSIDE;
+    const handles = [angleHandle("start", outside, start)];
+    if (values.apart !== undefined) handles.push(spanHandle("apart", outside, start, spacing));
     if (values.arc !== undefined || values.apart === undefined) {
-      handles.push(spanHandle("arc", reach * (values.apart === undefined ? SPAN_AT : ARC_AT), start, span));
+      // The end of a full circle is its start, where another handle stands.
+      handles.push(spanHandle("arc", outside, start, span, Math.abs(span) > FULL_TURN - ASIDE ? -ASIDE : 0));
     }
     return handles;
   },
@@ -102,9 +104,9 @@ export const ring = defineRule<RingValues>({
 });
 
 /** Handles of the start and the span stand outside the ring, in shares of its radius, clear of the radius's own. */
-const START_AT = 1.22;
-const SPAN_AT = 1.12;
-const ARC_AT = 1.34;
+const OUTSIDE = 1.18;
+/** Degrees. */
+const ASIDE = 12;
 
 function ringCounts(values: RingValues): number[] {
   const { count } = linked(values);

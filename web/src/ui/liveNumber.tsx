@@ -47,8 +47,9 @@ export function LiveNumber(props: LiveNumberProps) {
   const [refused, setRefused] = useState<string | null>(null);
   const id = useId();
   const element = useRef<HTMLSpanElement>(null);
-  const input = useRef<HTMLInputElement>(null);
   const opened = useRef(0);
+  /** Whether typing began with a digit of its own, which the next ones go on from. */
+  const begun = useRef(false);
   const pull = useRef<{ x: number; y: number; from: number; last: number; gesture: string; moved: boolean } | null>(
     null,
   );
@@ -70,6 +71,7 @@ export function LiveNumber(props: LiveNumberProps) {
 
   const open = (first = text) => {
     opened.current = Date.now();
+    begun.current = first !== text;
     setTyping(first);
   };
   const close = (focus: boolean) => {
@@ -107,7 +109,6 @@ export function LiveNumber(props: LiveNumberProps) {
       event.preventDefault();
       event.stopPropagation();
       open(event.key === "=" ? "" : event.key);
-      requestAnimationFrame(() => input.current?.setSelectionRange(99, 99));
     }
   };
   const onPointerDown = (event: PointerEvent) => {
@@ -143,12 +144,11 @@ export function LiveNumber(props: LiveNumberProps) {
   if (typing !== null) {
     return (
       <input
-        ref={input}
         aria-label={label}
         aria-invalid={refused !== null}
         autoFocus
         value={typing}
-        onFocus={(event) => event.target.select()}
+        onFocus={({ target }) => (begun.current ? target.setSelectionRange(99, 99) : target.select())}
         onChange={(event) => {
           setTyping(event.target.value);
           setRefused(null);

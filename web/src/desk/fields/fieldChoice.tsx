@@ -23,18 +23,13 @@ export function FieldChoice({ of, label = of, words = {} }: FieldChoiceProps) {
 /** A yes or no of a motif or a rule, in words. */
 export function FieldToggle({ of, label, yes, no }: { of: string; label: string; yes: string; no: string }) {
   const { field, stored, set } = useField(of, "toggle");
-  const value = typeof stored === "boolean" ? stored : field.default;
-  return (
-    <Choice
-      label={label}
-      value={value ? "yes" : "no"}
-      choices={[
-        { value: "yes", words: yes },
-        { value: "no", words: no },
-      ]}
-      onChange={(next) =>
-        set((next === "yes") === field.default ? undefined : next === "yes", `${label}: ${next === "yes" ? yes : no}`)
-      }
-    />
-  );
+  const value = (typeof stored === "boolean" ? stored : field.default) ? "yes" : "no";
+  const choices = [
+    { value: "yes", words: yes },
+    { value: "no", words: no },
+  ];
+  const choose = (next: string) =>
+    set((next === "yes") === field.default ? undefined : next === "yes", `${label}: ${next === "yes" ? yes : no}`);
+  const touch = useAtHand({ kind: "choice", id: useId(), label, value, choices, set: choose });
+  return <Choice label={label} value={value} choices={choices} onChange={choose} onTouched={touch} />;
 }

@@ -19,10 +19,13 @@ import { PivotHandle } from "./pivotHandle";
 import { usePicture } from "./pictureContext";
 import { WalkedPath } from "./walk/walkReplay";
 import { RuleHandles } from "./ruleHandles";
+import { handlePlaces, useRuleHandles } from "./useRuleHandles";
 import { RadiusHandle } from "./radiusHandle";
 import { SecondCopyHandles } from "./secondCopyHandles";
 import { ShareHandle } from "./shareHandle";
 import { VectorHandles } from "./vectorHandles";
+
+const NO_MARKS: readonly PlacedMark[] = [];
 
 /** What lies over the picture: guides, the source's outline, wedges, mirrors, and the handles. */
 export function Marks() {
@@ -30,9 +33,11 @@ export function Marks() {
   const design = useDesign();
   const chosenId = useDesk((state) => state.chosen);
   const tool = useDesk((state) => state.hand.tool);
-  if (!report || !view || !size) return null;
-  const chosen = report.chosen?.id === chosenId ? report.chosen : null;
+  const chosen = report?.chosen?.id === chosenId ? report?.chosen : null;
   const part = design.parts.find(({ id }) => id === chosenId);
+  const marks = chosen?.marks ?? NO_MARKS;
+  const handled = useRuleHandles(part, marks);
+  if (!report || !view || !size) return null;
   const sheetToScreen: Matrix = [
     view.scale,
     0,
@@ -42,7 +47,7 @@ export function Marks() {
     size.height / 2 - view.y * view.scale,
   ];
   const screen = (toSheet: Matrix, point: Point) => toScreen(view, size, apply(toSheet, point));
-  const taken = chosen?.marks.flatMap(handlePlaces) ?? [];
+  const taken = handlePlaces(marks, handled);
   const reach = Math.hypot(report.sheet.width, report.sheet.height);
   return (
     <svg className="pointer-events-none absolute inset-0 size-full overflow-hidden" aria-label="Handles" role="group">
@@ -57,6 +62,9 @@ export function Marks() {
             <>
               {chosen.marks.map((placed, index) => (
                 <HandleOf key={index} part={part} placed={placed} />
+              ))}
+              {handled.map((rule) => (
+                <RuleHandles key={rule.rule} part={part.id} handled={rule} />
               ))}
               <MotifHandles part={part.id} owner="motif" motif={part.motif} toSheet={chosen.working} taken={taken} />
               <NestedHandles part={part} toSheet={chosen.working} taken={taken} />
@@ -196,13 +204,6 @@ function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps)
   }
 }
 
-/** Where the handles of a rule's mark stand on the sheet. */
-function handlePlaces({ mark, toSheet }: PlacedMark): Point[] {
-  if (mark.kind === "pivot") return [apply(toSheet, mark.at)];
-  if (mark.kind === "radius") return [apply(toSheet, polar(mark.radii.x, mark.start))];
-  return [];
-}
-
 type PartOf = Parameters<typeof PivotHandle>[0]["part"];
 
 function HandleOf({ part, placed }: { part: PartOf; placed: PlacedMark }) {
@@ -212,6 +213,5 @@ function HandleOf({ part, placed }: { part: PartOf; placed: PlacedMark }) {
   if (mark.kind === "second") return <SecondCopyHandles part={part} placed={placed} mark={mark} />;
   if (mark.kind === "vectors") return <VectorHandles part={part} placed={placed} mark={mark} />;
   if (mark.kind === "share") return <ShareHandle part={part} placed={placed} mark={mark} />;
-  if (mark.kind === "space") return <RuleHandles part={part} rule={placed.rule} toSheet={placed.toSheet} />;
   return null;
 }

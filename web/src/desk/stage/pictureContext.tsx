@@ -74,9 +74,10 @@ export function PictureProvider({ children }: { children: ReactNode }) {
       const before = held === "before";
       const frame = { view, size, density, colors, chosen, copy, built, held: before ? null : held };
       void painter.show({ design: before ? opened : design, ...frame }).then((report) => {
-        if (!report || before) return;
-        currency.set(store.getState().history.design === design);
-        setTold({ report, design });
+        if (!report) return;
+        const now = store.getState();
+        currency.set(now.history.design === design && now.hand.held === held);
+        if (!before) setTold({ report, design });
       });
     };
     ask(store.getState());

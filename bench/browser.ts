@@ -33,6 +33,7 @@ export async function benchBrowser(counts: readonly number[], only: string | und
       ),
       ["nodes", () => benchNodes(browser, app.address, yardsticks.address)],
       ["block", async () => [await benchBlock(browser, app.address)]],
+      ["neighbours", () => benchNeighbours(browser, app.address)],
       ["load", () => benchFirstLoad(browser, app.address)],
     ];
     const rows: Row[] = [];
@@ -219,6 +220,52 @@ async function benchBlock(browser: Browser, app: string): Promise<Row> {
     unit: "ms",
     limit: 50,
   };
+}
+
+/**
+ * A number of a design of 5,000 copies is changed in bursts with short rests, nine neighbours being painted whenever
+ * it rests: frames beside the same without neighbours, and how long the main thread is kept in drags.
+ */
+async function benchNeighbours(browser: Browser, app: string): Promise<Row[]> {
+  const page = await openDesk(browser, app, rosettes(5_000));
+  const number = page.getByRole("spinbutton", { name: "width", exact: true });
+  const show = async (tab: string) => {
+    await page.getByRole("tab", { name: tab }).click();
+    await number.focus();
+  };
+  const bursts = async () => {
+    const times: number[] = [];
+    for (let burst = 0; burst < 5; burst++) {
+      times.push(...(await changeTimes(page, 6)));
+      await page.waitForTimeout(350);
+    }
+    return times;
+  };
+  await show("Neighbours");
+  await page.getByLabel("How many neighbours").selectOption("9");
+  await page.waitForTimeout(3_000);
+  const times: [number[], number[]] = [[], []];
+  for (let set = 0; set < 4; set++) {
+    await show("Neighbours");
+    times[0].push(...(await bursts()));
+    await show("Build-up");
+    times[1].push(...(await bursts()));
+  }
+  await show("Neighbours");
+  const box = await number.boundingBox();
+  if (!box) throw new Error("no number to drag");
+  const blocks = await blocksOfDrags(page, { x: box.x + 8, y: box.y + 8 }, 60);
+  await page.close();
+  return [
+    {
+      what: "change a number, 5,000 copies, nine neighbours",
+      measured: median(times[0]),
+      yardstick: median(times[1]),
+      unit: "ms",
+      limit: 1.2,
+    },
+    { what: "longest block while dragging it", measured: median(blocks), yardstick: null, unit: "ms", limit: 50 },
+  ];
 }
 
 const DRAGS = 7;

@@ -1,9 +1,7 @@
 import { matrixAt, multiply, rotation, SceneBuilder, translation, type Design, type Matrix } from "@twin-petal/core";
 import { rosettes } from "./designs";
-import { median, type Row } from "./table";
-
-const ROUNDS = 41;
-const WARM_UP = 60;
+import { sideBySide } from "./sideBySide";
+import type { Row } from "./table";
 
 /** Evaluation of a whole design from nothing, beside a bare loop of the same matrix products. */
 export function benchEvaluation(counts: readonly number[]): Row[] {
@@ -17,21 +15,6 @@ export function benchEvaluation(counts: readonly number[]): Row[] {
     return { what: `evaluate ${count.toLocaleString("en")} copies`, measured, yardstick, unit: "ms", limit: 2 };
   });
   return [...rows, ...growth(rows, counts)];
-}
-
-/** Times two pieces of work turn by turn, so that what disturbs one disturbs the other. */
-function sideBySide(work: () => unknown, yardstick: () => unknown): [number, number] {
-  const times: [number[], number[]] = [[], []];
-  // Both are run in before they are timed: the first rounds measure the compiler.
-  for (let round = 0; round < WARM_UP; round++) [work, yardstick].forEach((run) => run());
-  for (let round = 0; round < ROUNDS; round++) {
-    [work, yardstick].forEach((run, index) => {
-      const began = performance.now();
-      run();
-      times[index]?.push(performance.now() - began);
-    });
-  }
-  return [median(times[0]), median(times[1])];
 }
 
 /** Ten times the copies may take ten times as long, not more. */

@@ -60,6 +60,10 @@ test("a turn: its pivot dragged, its angle held and released, its count's neighb
   const desk = new Maker(page);
   await desk.begin("petal");
   await desk.addRule("turn");
+  await page.getByRole("button", { name: /^angle of the turn/ }).focus();
+  await desk.keys("ArrowRight");
+  await expect.poll(() => valueOf(desk, "angle")).toBeGreaterThan(45);
+  await page.getByRole("button", { name: "close it" }).click();
   await pullHandle(desk, /^Pivot of the turn/, 0, 20);
   await expect(desk.number("pivot down")).toHaveAttribute("aria-valuenow", /^(19|20|21)/);
   await desk.type("count", "14");
@@ -100,6 +104,8 @@ test("a reflection: its line turned in the sentence, its choice's neighbour pick
   await desk.number("angle").focus();
   await desk.keys("Shift+ArrowUp", "k");
   await expect.poll(() => valueOf(desk, "angle")).toBe(11);
+  await pullHandle(desk, /^angle of the reflect/, 15, 0);
+  await expect.poll(() => valueOf(desk, "angle")).toBeGreaterThan(15);
   await page.getByRole("button", { name: "kept: it and its image" }).click();
   await page.getByRole("menuitem", { name: "only the image" }).click();
   await expect(desk.copies("1")).toBeVisible();
@@ -286,6 +292,9 @@ test("scatter: its gap, another chance, inside a part, off another", async ({ pa
   await expect(page.getByText(/there is room for \d+ of 2,000 at this gap/)).toBeVisible();
   await page.getByRole("button", { name: "again" }).click();
   await expect(desk.number("seed")).toHaveAttribute("aria-valuenow", "2");
+  await pullHandle(desk, /^gap of the scatter/, 3, 0);
+  await expect.poll(() => valueOf(desk, "gap")).toBeCloseTo(15, 0);
+  await desk.type("gap", "12");
   await desk.number("gap").focus();
   await pickNeighbour(desk, "gap", "13 mm");
   await page.getByRole("button", { name: "turned and sized by chance …" }).click();

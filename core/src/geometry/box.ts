@@ -36,3 +36,9 @@ export function placeInBox(box: Box, share: Point): Point {
     y: box.top + (box.bottom - box.top) * share.y,
   };
 }
+
+/** How far the furthest corner of a box is from a point; `least` where the box is empty or nearer. */
+export function reachFrom({ left, top, right, bottom }: Box, point: Point, least: number): number {
+  const reach = Math.hypot(Math.max(point.x - left, right - point.x), Math.max(point.y - top, bottom - point.y));
+  return Number.isFinite(reach) ? Math.max(least, reach) : least;
+}

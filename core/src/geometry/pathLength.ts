@@ -121,7 +121,9 @@ function parameterAt(cubic: Cubic, lengths: readonly number[], wanted: number): 
       t += 1 / (4 * INTERVALS);
       continue;
     }
-    t += (wanted - (lengths[k] ?? 0) - piece) / speed;
+    const change = (wanted - (lengths[k] ?? 0) - piece) / speed;
+    t += change;
+    if (Math.abs(change) < 1e-13) break;
   }
   return Math.min(1, Math.max(0, t));
 }

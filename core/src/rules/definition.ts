@@ -59,6 +59,15 @@ export type Mark =
   | { readonly kind: "pivot"; readonly field: string; readonly at: Point }
   | { readonly kind: "fixedPoint"; readonly at: Point }
   | { readonly kind: "radius"; readonly field: string; readonly radii: Point; readonly start: number }
+  /** A direction about a point, pulled round it at some distance: the field is the direction less `from`, degrees. */
+  | {
+      readonly kind: "direction";
+      readonly field: string;
+      readonly centre: Point;
+      readonly reach: number;
+      readonly degrees: number;
+      readonly from: number;
+    }
   | { readonly kind: "mirror"; readonly through: Point; readonly angle: number }
   | { readonly kind: "wedge"; readonly pivot: Point; readonly from: number; readonly to: number }
   /** The outline of an area: a plane group's asymmetric unit, a lattice's cell. */

@@ -1,5 +1,6 @@
 import { number, pair, toggle } from "../design/field";
 import { apply, IDENTITY, invert, multiply, reflection, sizeOf, translation, type Matrix } from "../geometry/matrix";
+import { reachFrom } from "../geometry/box";
 import { polar } from "../geometry/point";
 import type { SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
@@ -28,7 +29,13 @@ export const reflect = defineRule({
       omits: (j, copy) => keep && j === 1 && liesOnMirror(copy, mirror, group.symmetry()),
     };
   },
-  marks: ({ angle, through }) => [{ kind: "mirror", through, angle }],
+  marks({ angle, through }, group) {
+    const reach = reachFrom(group.box(), through, 10) * 1.15;
+    return [
+      { kind: "mirror", through, angle },
+      { kind: "direction", field: "angle", centre: through, reach, degrees: angle, from: 0 },
+    ];
+  },
 });
 
 /** Whether a copy is its own mirror image, within tolerance. */

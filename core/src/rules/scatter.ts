@@ -5,6 +5,8 @@ import type { Resolver } from "../design/resolver";
 import { numberValue } from "../design/schemaPieces";
 import { SHEET } from "../design/uses";
 import type { NumberValue } from "../formula/numbers";
+import { lengthHandle } from "../motif/handles";
+import { ORIGIN } from "../geometry/point";
 import { areaWithin } from "../geometry/area";
 import { randomFrom } from "../geometry/random";
 import { defineRule } from "./definition";
@@ -52,6 +54,7 @@ export const scatter = defineRule<ScatterValues>({
     }),
   },
   copies: ({ count }) => count,
+  handles: ({ gap }) => [lengthHandle("gap", ORIGIN, 90, gap)],
   uses: ({ region, avoid }) => [region, ...avoid],
   transforms(values, group) {
     const { region, count, gap, seed, turn, size, avoid } = values;

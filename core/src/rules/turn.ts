@@ -1,7 +1,8 @@
 import { following, number, pivot, type Pivot } from "../design/field";
 import { FULL_TURN } from "../geometry/angle";
 import { about, rotation } from "../geometry/matrix";
-import { defineRule } from "./definition";
+import { reachFrom } from "../geometry/box";
+import { defineRule, type Mark } from "./definition";
 import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { packMatrices } from "./pack";
 import { pivotPoint } from "./pivotPoint";
@@ -35,11 +36,18 @@ export const turn = defineRule<TurnValues>({
   },
   marks(values, group) {
     const at = pivotPoint(values.pivot, group);
-    const half = linked(values).spacing / 2;
-    return [
-      { kind: "wedge", pivot: at, from: values.start - half, to: values.start + half },
+    const { count, spacing } = linked(values);
+    const { start } = values;
+    const marks: Mark[] = [
+      { kind: "wedge", pivot: at, from: start - spacing / 2, to: start + spacing / 2 },
       { kind: "pivot", field: "pivot", at },
     ];
+    if (count > 1) {
+      // Where the second copy's direction is: pulled, it sets the angle.
+      const reach = reachFrom(group.box(), at, 10) * 1.1;
+      marks.push({ kind: "direction", field: "angle", centre: at, reach, degrees: start + spacing, from: start });
+    }
+    return marks;
   },
   links: (values) => [turnLinks(values)],
 });

@@ -10,6 +10,7 @@ import {
 } from "@twin-petal/core";
 import { toScreen } from "@/paint/view";
 import { useDesign, useDesk } from "@/store/deskStore";
+import { DirectionHandle } from "./directionHandle";
 import { Guides } from "./guides";
 import { MotifHandles } from "./motifHandles";
 import { MotifTools } from "./motifTools";
@@ -197,6 +198,7 @@ function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps)
           strokeWidth={1.5}
         />
       ) : null;
+    case "direction":
     case "second":
     case "pivot":
     case "space":
@@ -210,6 +212,7 @@ function HandleOf({ part, placed }: { part: PartOf; placed: PlacedMark }) {
   const { mark } = placed;
   if (mark.kind === "pivot") return <PivotHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "radius") return <RadiusHandle part={part} placed={placed} mark={mark} />;
+  if (mark.kind === "direction") return <DirectionHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "second") return <SecondCopyHandles part={part} placed={placed} mark={mark} />;
   if (mark.kind === "vectors") return <VectorHandles part={part} placed={placed} mark={mark} />;
   if (mark.kind === "share") return <ShareHandle part={part} placed={placed} mark={mark} />;

@@ -51,6 +51,8 @@ function placesOf(mark: PlacedMark["mark"]): Point[] {
       return [mark.at];
     case "radius":
       return [polar(mark.radii.x, mark.start)];
+    case "direction":
+      return [polar(mark.reach, mark.degrees, mark.centre)];
     case "vectors":
       return [mark.a, mark.b];
     case "second": {

@@ -85,3 +85,45 @@ test("strokes", async ({ page }) => {
   await page.waitForTimeout(800);
   await page.screenshot(picture("strokes"));
 });
+
+test("the picker", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("colouring-card-rosette");
+  await page.getByRole("button", { name: "Part Outer petals" }).click();
+  await page.getByRole("button", { name: "Add a rule" }).click();
+  await expect(page.getByRole("menu").locator("canvas[data-shown=yes]")).toHaveCount(11);
+  await page.waitForTimeout(400);
+  await page.screenshot(picture("picker"));
+});
+
+test("neighbours over two numbers", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("reed-screen");
+  await page.getByRole("button", { name: "Part Threads" }).click();
+  await desk.number("spokes").focus();
+  await page.getByRole("button", { name: "with another" }).click();
+  await desk.number("sag").focus();
+  await expect(page.locator("section table canvas[data-shown=yes]")).toHaveCount(25);
+  await page.waitForTimeout(1_500);
+  await page.screenshot(picture("neighbours"));
+});
+
+test("gaps between copies", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("skylight-sunflower");
+  await page.getByRole("tab", { name: "Gaps" }).click();
+  await page.waitForSelector("[data-testid=gap-words]");
+  await page.getByRole("slider", { name: /^Chart/ }).focus();
+  for (let copy = 0; copy < 8; copy++) await page.keyboard.press("Shift+ArrowRight");
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("gaps"));
+});
+
+test("a floor in a plane group", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("foot-bath-floor");
+  await page.getByRole("button", { name: "Part Leaves" }).click();
+  await page.getByRole("tab", { name: "Build-up" }).click();
+  await page.waitForTimeout(1_200);
+  await page.screenshot(picture("plane-group"));
+});

@@ -113,52 +113,54 @@ function Bars({ report, measure, unit }: BarsProps) {
     setHand({ pointed: (from + by * (event.shiftKey ? 10 : 1) + values.length) % values.length });
   };
   return (
-    <div ref={frame} className="min-w-0 flex-1">
-      <svg
-        width={width}
-        height={HEIGHT}
-        role="slider"
-        tabIndex={0}
-        aria-label={`Chart: ${WORDS[measure]}, copy by copy`}
-        aria-valuemin={1}
-        aria-valuemax={values.length}
-        aria-valuenow={(pointed ?? 0) + 1}
-        aria-valuetext={pointed === null ? "no copy pointed at" : copyWords(report, pointed, unit)}
-        onPointerMove={(event) => setHand({ pointed: copyUnder(event) })}
-        onPointerLeave={() => setHand({ pointed: null })}
-        onKeyDown={onKeyDown}
-        className="block"
-      >
-        {y.ticks(3).map((tick) => (
-          <g key={tick} aria-hidden="true">
-            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke="var(--hairline)" />
-            <text
-              x={MARGIN.left - 6}
-              y={y(tick)}
-              dy="0.32em"
-              textAnchor="end"
-              className="fill-quiet font-mono text-[11px]"
-            >
-              {tick}
-            </text>
-          </g>
-        ))}
-        <path d={bars((value) => value >= 0)} fill="var(--good)" />
-        <path d={bars((value) => value < 0)} fill="var(--failed)" />
-        {pointed !== null && pointed < values.length && (
-          <>
-            <rect
-              x={(x(pointed) ?? 0) - 1}
-              width={Math.max(3, x.bandwidth() + 2)}
-              y={MARGIN.top}
-              height={HEIGHT - MARGIN.top - MARGIN.bottom}
-              fill="var(--live)"
-              opacity={0.16}
-            />
-            <path d={bar(pointed)} fill="var(--live)" />
-          </>
-        )}
-      </svg>
+    <div className="min-w-0 flex-1 pr-3">
+      <div ref={frame}>
+        <svg
+          width={width}
+          height={HEIGHT}
+          role="slider"
+          tabIndex={0}
+          aria-label={`Chart: ${WORDS[measure]}, copy by copy`}
+          aria-valuemin={1}
+          aria-valuemax={values.length}
+          aria-valuenow={(pointed ?? 0) + 1}
+          aria-valuetext={pointed === null ? "no copy pointed at" : copyWords(report, pointed, unit)}
+          onPointerMove={(event) => setHand({ pointed: copyUnder(event) })}
+          onPointerLeave={() => setHand({ pointed: null })}
+          onKeyDown={onKeyDown}
+          className="block"
+        >
+          {y.ticks(3).map((tick) => (
+            <g key={tick} aria-hidden="true">
+              <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke="var(--hairline)" />
+              <text
+                x={MARGIN.left - 6}
+                y={y(tick)}
+                dy="0.32em"
+                textAnchor="end"
+                className="fill-quiet font-mono text-[11px]"
+              >
+                {tick}
+              </text>
+            </g>
+          ))}
+          <path d={bars((value) => value >= 0)} fill="var(--good)" />
+          <path d={bars((value) => value < 0)} fill="var(--failed)" />
+          {pointed !== null && pointed < values.length && (
+            <>
+              <rect
+                x={(x(pointed) ?? 0) - 1}
+                width={Math.max(3, x.bandwidth() + 2)}
+                y={MARGIN.top}
+                height={HEIGHT - MARGIN.top - MARGIN.bottom}
+                fill="var(--live)"
+                opacity={0.16}
+              />
+              <path d={bar(pointed)} fill="var(--live)" />
+            </>
+          )}
+        </svg>
+      </div>
     </div>
   );
 }

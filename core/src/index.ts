@@ -96,3 +96,6 @@ export * from "./rules/tile";
 export * from "./rules/vary";
 export * from "./scene/valuesOfVary";
 export * from "./scene/gaps";
+export * from "./join/modes";
+export * from "./join/joinCopies";
+export * from "./geometry/arrangement/arrange";

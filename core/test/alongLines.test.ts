@@ -49,7 +49,7 @@ describe("along", () => {
 
   test("links: what a closed line is short of, and the fields that close it", () => {
     const part = partOf(onLine(CIRCLE, along({ pitch: 30 })));
-    const [link] = part.geometry.links.get(0) ?? [];
+    const [link] = part.geometry.links().get(0) ?? [];
     const length = 2 * Math.PI * 50;
     expect(link).toMatchObject({ count: 10, spacing: 30, follows: "count" });
     expect(link?.short).toBeCloseTo(length - 300, 2);
@@ -98,7 +98,7 @@ describe("a border along a line", () => {
     const around = 2 * (70 + 40) + 2 * Math.PI * 10;
     const part = partOf(onLine(frame, { kind: "border", group: "pm11", pitch: 20 }, { kind: "leaf" }));
     expect(part.geometry.placements.count).toBe(2 * Math.round(around / 20));
-    const [link] = part.geometry.links.get(0) ?? [];
+    const [link] = part.geometry.links().get(0) ?? [];
     expect(link).toMatchObject({ count: Math.round(around / 20), follows: "count", short: 0 });
     expect(link?.spacing).toBeCloseTo(around / Math.round(around / 20), 3);
     const box = boxOfPath(feetOf(part).map(({ x, y }) => ({ closed: false, coordinates: [x, y, x, y, x, y, x, y] })));

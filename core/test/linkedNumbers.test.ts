@@ -5,7 +5,11 @@ import { designWith, partDesign } from "./testDesign";
 import { feetOf, partOf } from "./scenes";
 
 function linksOf(rule: object): readonly LinkReport[] {
-  return buildScene(partDesign({ kind: "petal" }, [rule])).parts[0]?.geometry.links.get(0) ?? [];
+  return (
+    buildScene(partDesign({ kind: "petal" }, [rule]))
+      .parts[0]?.geometry.links()
+      .get(0) ?? []
+  );
 }
 const numbersOf = (rule: object) =>
   linksOf(rule).map(({ count, spacing, span, follows }) => [count, spacing, span, follows]);
@@ -87,14 +91,14 @@ describe("count, spacing and span: two are held, the third follows", () => {
     fc.assert(
       fc.property(rule, fc.constantFrom(...LINK_ROLES), fc.nat(), (fields, role, which) => {
         const before = partWith(fields);
-        const links = before.geometry.links.get(0) ?? [];
+        const links = before.geometry.links().get(0) ?? [];
         const link = links[which % links.length];
         if (!link) return false;
         const changed = Object.fromEntries(
           Object.entries({ ...fields, ...link.letFollow[role] }).filter(([, value]) => value !== undefined),
         );
         const after = partWith(changed);
-        const now = (after.geometry.links.get(0) ?? [])[which % links.length];
+        const now = (after.geometry.links().get(0) ?? [])[which % links.length];
         const [was, is] = [feetOf(before), feetOf(after)];
         return (
           now?.follows === role &&

@@ -54,7 +54,10 @@ describe("asymmetric units", () => {
 });
 
 describe("the seamless tile of a grid", () => {
-  const tileOf = (rule: object) => partOf(partDesign(ASKEW, [{ kind: "grid", ...rule }])).geometry.tiles.get(0);
+  const tileOf = (rule: object) =>
+    partOf(partDesign(ASKEW, [{ kind: "grid", ...rule }]))
+      .geometry.tiles()
+      .get(0);
 
   test("figures", () => {
     expect(tileOf({ pitch: 20 })).toEqual({ width: 20, height: 20 });
@@ -80,7 +83,7 @@ describe("the seamless tile of a grid", () => {
     ].map((own) => ({ pitch: { x: 12, y: 18 }, columns: 14, rows: 14, ...own }));
     for (const rule of rules) {
       const part = partOf(partDesign(ASKEW, [{ kind: "grid", ...rule }]));
-      const tile = part.geometry.tiles.get(0);
+      const tile = part.geometry.tiles().get(0);
       if (!tile) throw new Error(`no tile for ${JSON.stringify(rule)}`);
       const keyOf = ([a, b, c, d, e, f]: Matrix) =>
         [a, b, c, d, e, f].map((entry) => Math.round(entry * 1e4) + 0).join();

@@ -9,7 +9,11 @@ import { partDesign } from "./testDesign";
 const ASKEW = { kind: "petal", at: { x: 7, turn: 20 } };
 
 function linksOf(rule: object): readonly LinkReport[] {
-  return buildScene(partDesign(ASKEW, [rule])).parts[0]?.geometry.links.get(0) ?? [];
+  return (
+    buildScene(partDesign(ASKEW, [rule]))
+      .parts[0]?.geometry.links()
+      .get(0) ?? []
+  );
 }
 
 function placementsOf(motif: object, rules: readonly object[], more: object = {}): Placements {

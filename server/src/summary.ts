@@ -15,7 +15,7 @@ export interface Summary {
 export async function summarise(design: Design): Promise<Summary> {
   await prepareInNode(design, "scene.json");
   const { sheet, parts } = buildScene(design);
-  const counts = parts.flatMap(({ geometry }) => [...geometry.links.values()].flat().map(({ count }) => count));
+  const counts = parts.flatMap(({ geometry }) => [...geometry.links().values()].flat().map(({ count }) => count));
   return {
     name: design.name,
     width: sheet.width,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { emptyDesign, newPart, type Design, type Motif, type WalkStepValue } from "@twin-petal/core";
+import { emptyDesign, JOIN_DEFAULT, newPart, type Design, type Motif, type WalkStepValue } from "@twin-petal/core";
 import { applyEdit, type Edit } from "@/store/edit";
 import { addMadePart, bakeMotif } from "@/store/edits/drawn";
 import { addStroke, removeStroke, setStroke, styleStroke } from "@/store/edits/freehand";
@@ -178,7 +178,10 @@ describe("made motifs", () => {
     const design = designOf({ kind: "disc" });
     const [part] = design.parts;
     if (!part) throw new Error("no part");
-    const cut = { ...design, parts: [{ ...part, cutouts: [{ kind: "star" }], join: { trimToWedge: true } }] };
+    const cut = {
+      ...design,
+      parts: [{ ...part, cutouts: [{ kind: "star" }], join: { ...JOIN_DEFAULT, trimToWedge: true } }],
+    };
     const baked = after(
       cut,
       bakeMotif("a", [{ closed: true, coordinates: [0, 0, 0, 0, 5, 0, 5, 0, 5, 0, 5, 5, 5, 5, 5, 5, 0, 0, 0, 0] }]),

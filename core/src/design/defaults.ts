@@ -43,7 +43,15 @@ type FillFile =
   | (Omit<RampFill, "by"> & { readonly by?: RampFill["by"] });
 
 export const SHEET_DEFAULT: Sheet = { width: 200, height: 200, unit: "mm", margin: 10, ground: "#FFFFFF" };
-export const JOIN_DEFAULT: Join = { trimToWedge: false };
+export const JOIN_DEFAULT: Join = {
+  mode: "apart",
+  cutBy: [],
+  inside: null,
+  trimToWedge: false,
+  dropDoubled: false,
+  paint: "orbit",
+  colors: [],
+};
 export const FINISH_DEFAULT: Finish = { fill: "#1E6F5C", line: null, opacity: 1, blend: "normal" };
 export const LINE_DEFAULT: LineValue = { width: 0.5, paint: "#2B2140", cap: "round", join: "round", dash: [] };
 
@@ -97,7 +105,7 @@ function fillPart(file: PartFile): Part {
     })),
     oneEach: file.oneEach ?? false,
     cutouts: (file.cutouts ?? []).map(fillMotif),
-    join: { trimToWedge: file.join?.trimToWedge ?? JOIN_DEFAULT.trimToWedge },
+    join: { ...JOIN_DEFAULT, ...file.join },
     finish: {
       ...FINISH_DEFAULT,
       ...finish,

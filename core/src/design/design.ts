@@ -1,5 +1,6 @@
 import type { RampBy } from "../finish/paint";
 import type { NumberValue } from "../formula/numbers";
+import type { FacePaint, JoinMode } from "../join/modes";
 import type { PairValue, PlaceValue, StoredFields } from "./field";
 import type { NestedMotif } from "./structures";
 import type { Unit } from "./units";
@@ -86,8 +87,19 @@ export interface Rule extends StoredFields {
 
 /** How a part's copies combine. */
 export interface Join {
+  readonly mode: JoinMode;
+  /** Ids of the parts whose areas are taken away. */
+  readonly cutBy: readonly string[];
+  /** Id of the part whose area keeps what is in it, or "sheet". */
+  readonly inside: string | null;
   /** Whether the motif is kept within the wedge that one fold of the rules owns. */
   readonly trimToWedge: boolean;
+  /** Whether stretches that lie on each other are drawn once. */
+  readonly dropDoubled: boolean;
+  /** Faces: what their colours go by. */
+  readonly paint: FacePaint;
+  /** Faces: colours in turn by orbit, depth or group; null leaves one hollow. The fill's colours where none are given. */
+  readonly colors: readonly (ColorValue | null)[];
 }
 
 export interface Part {

@@ -27,3 +27,8 @@ export const MOST_STROKE_POINTS = 20_000;
 export const LONGEST_TEXT = 2_000;
 /** Shapes of an imported picture. */
 export const MOST_SHAPES = 20_000;
+/** Parts that cut one part. */
+export const MOST_JOINED = 50;
+/** Copies whose faces are found, and copies that are united. */
+export const MOST_FACED = 1_500;
+export const MOST_UNITED = 20_000;

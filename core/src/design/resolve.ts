@@ -8,7 +8,7 @@ import type { ActiveRule } from "../rules/compose";
 import { ruleOf } from "../rules/list";
 import { resolveColor, resolveFinish, type ResolvedFinish } from "../finish/resolveFinish";
 import type { Scope } from "../formula/compile";
-import type { Blend, Design, Guide, Motif, Part, Role, Rule } from "./design";
+import type { Blend, Design, Guide, Join, Motif, Part, Role, Rule } from "./design";
 import { MOST_COPIES } from "./most";
 import { resolvePlace } from "./place";
 import type { Problem } from "./problem";
@@ -39,6 +39,9 @@ export type ResolvedGuide =
     }
   | { readonly kind: "polygon"; readonly sides: number; readonly radius: number; readonly start: number };
 
+/** How a part's copies combine, with palette colours known. */
+export type ResolvedJoin = Omit<Join, "trimToWedge">;
+
 /** A part with every number known, ready to be computed. */
 export interface ResolvedPart {
   readonly id: string;
@@ -50,6 +53,7 @@ export interface ResolvedPart {
   readonly motifAt: Matrix;
   readonly cutouts: readonly PlacedMotif[];
   readonly trimToWedge: boolean;
+  readonly join: ResolvedJoin;
   /** Whether copies that only repeat another are left out. */
   readonly oneEach: boolean;
   readonly rules: readonly ActiveRule[];
@@ -151,6 +155,7 @@ function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string
     motifAt: motif.at,
     cutouts: part.cutouts.map((cutout, index) => resolver.motif(cutout, `${path}.cutouts[${index}]`)),
     trimToWedge: part.join.trimToWedge,
+    join: resolveJoin(part.join, palette),
     oneEach: part.oneEach,
     rules: resolveRules(part.rules, resolver, `${path}.rules`),
     at: resolvePlace(part.at, resolver, `${path}.at`),
@@ -161,6 +166,13 @@ function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string
   };
   checkCopies(resolved.rules, resolver, `${path}.rules`);
   return resolved;
+}
+
+function resolveJoin(
+  { trimToWedge: _motifs, colors, ...join }: Join,
+  palette: ReadonlyMap<string, string>,
+): ResolvedJoin {
+  return { ...join, colors: colors.map((color) => (color === null ? null : resolveColor(color, palette))) };
 }
 
 function resolveRules(rules: readonly Rule[], resolver: Resolver, path: string): ActiveRule[] {

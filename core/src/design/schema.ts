@@ -1,6 +1,7 @@
 import { array, boolean, lazy, mixed, string, ValidationError, type ISchema } from "yup";
 import { nameTrouble } from "../formula/numbers";
 import { RAMP_BY } from "../finish/paint";
+import { FACE_PAINTS, JOIN_MODES } from "../join/modes";
 import { MOTIFS, motifOf } from "../motif/list";
 import { RULES, ruleOf } from "../rules/list";
 import { BLENDS, CAPS, FORMAT, JOINS, ROLES } from "./design";
@@ -21,6 +22,7 @@ import {
   LONGEST_NOTES,
   MOST_COLORS,
   MOST_GUIDES,
+  MOST_JOINED,
   MOST_NESTED,
   MOST_NUMBERS,
   MOST_PARTS,
@@ -132,16 +134,14 @@ const line = exactly({
 
 const finish = exactly({ fill: fill(), line, opacity: numberValue(OPACITY), blend: string().oneOf(BLENDS) });
 
-const NOT_YET = "asks for something this version cannot compute; leave it out";
-
 const join = exactly({
-  mode: string().oneOf(["apart"], NOT_YET),
-  cutBy: array().max(0, NOT_YET),
-  inside: mixed()
-    .nullable()
-    .test("inside", NOT_YET, (value) => value === null || value === undefined),
+  mode: string().oneOf(JOIN_MODES),
+  cutBy: array(string().required()).max(MOST_JOINED),
+  inside: string().nullable(),
   trimToWedge: boolean(),
-  dropDoubled: boolean().oneOf([false], NOT_YET),
+  dropDoubled: boolean(),
+  paint: string().oneOf(FACE_PAINTS),
+  colors: array(color().nullable()).max(MOST_COLORS),
 });
 
 /** Any motif, with the place it is set at. */

@@ -1,8 +1,8 @@
 import type { ResolvedPart } from "./resolve";
 import { MOST_COPIES } from "./most";
 
-type Using = Pick<ResolvedPart, "id" | "motif" | "cutouts" | "rules" | "report">;
-type Follower = Pick<ResolvedPart, "motif" | "cutouts" | "rules">;
+type Using = Pick<ResolvedPart, "id" | "motif" | "cutouts" | "rules" | "join" | "report">;
+type Follower = Pick<ResolvedPart, "motif" | "cutouts" | "rules" | "join">;
 
 /** The name of the sheet where a part's id may stand too. */
 export const SHEET = "sheet";
@@ -14,17 +14,19 @@ export interface Use {
 }
 
 /** The parts a part follows, each once; fields that name none yet are passed over. */
-export function usesOf({ motif, cutouts, rules }: Follower): Use[] {
+export function usesOf({ motif, cutouts, rules, join }: Follower): Use[] {
   const all = [
     ...motif.uses.map((id) => ({ id, field: "motif" })),
     ...cutouts.flatMap((cutout, index) => cutout.motif.uses.map((id) => ({ id, field: `cutouts[${index}]` }))),
     ...rules.flatMap(({ number, prepared }) => prepared.uses.map((id) => ({ id, field: `rules[${number}]` }))),
+    ...join.cutBy.map((id, index) => ({ id, field: `join.cutBy[${index}]` })),
+    ...(join.inside === null ? [] : [{ id: join.inside, field: "join.inside" }]),
   ].filter(({ id }) => id !== SHEET && id !== "");
   return all.filter(({ id }, index) => all.findIndex((use) => use.id === id) === index);
 }
 
 /** Ids of the parts whose paint a part takes. */
-export function wornBy({ motif, cutouts, rules }: Follower): string[] {
+export function wornBy({ motif, cutouts, rules }: Omit<Follower, "join">): string[] {
   return [
     ...motif.wears,
     ...cutouts.flatMap((cutout) => cutout.motif.wears),
@@ -33,14 +35,16 @@ export function wornBy({ motif, cutouts, rules }: Follower): string[] {
 }
 
 /** Whether a part follows the sheet's size. */
-export function isFollowingSheet({ rules }: Follower): boolean {
-  return rules.some(({ prepared }) => prepared.uses.includes(SHEET));
+export function isFollowingSheet({ rules, join }: Pick<Follower, "rules" | "join">): boolean {
+  return join.inside === SHEET || rules.some(({ prepared }) => prepared.uses.includes(SHEET));
 }
 
 /** Notes parts that follow one that is not there, and parts that follow each other in a circle. */
 export function checkUses(parts: readonly Using[]): void {
+  const following = parts.filter((part) => usesOf(part).length > 0);
+  if (following.length === 0) return;
   const byId = new Map(parts.map((part) => [part.id, part]));
-  for (const part of parts) {
+  for (const part of following) {
     for (const { id, field } of usesOf(part)) {
       if (!byId.has(id)) {
         part.report(field, `follows “${id}”, and there is no part of that id; choose another`);
@@ -51,7 +55,7 @@ export function checkUses(parts: readonly Using[]): void {
       part.report(circle.field, `follows itself in a circle: ${circle.ids.join(" → ")}; choose another part`);
     }
   }
-  checkNested(parts, byId);
+  checkNested(following, byId);
 }
 
 interface Circle {

@@ -23,7 +23,12 @@ export type Paint =
   /** Colours that take turns by index, by ring, row or column, or by the index under one rule. */
   | { readonly kind: "cycle"; readonly colors: readonly string[]; readonly by: string }
   /** Colours mixed along a ramp, from stop to stop. */
-  | { readonly kind: "ramp"; readonly stops: readonly Stop[]; readonly by: RampBy };
+  | { readonly kind: "ramp"; readonly stops: readonly Stop[]; readonly by: RampBy }
+  /** A colour for each outline, null for a hollow one. */
+  | { readonly kind: "each"; readonly colors: readonly (string | null)[] };
+
+/** What shows nothing, as a colour. */
+const CLEAR = "#00000000";
 
 /** A function from a copy's number to its colour. */
 export function colorAt(paint: Paint, placements: Placements): (copy: number) => string {
@@ -34,6 +39,8 @@ export function colorAt(paint: Paint, placements: Placements): (copy: number) =>
       const indexOf = turnTaker(paint, placements);
       return (copy) => paint.colors[indexOf(copy)] ?? "#000000";
     }
+    case "each":
+      return (copy) => paint.colors[copy] ?? CLEAR;
     case "ramp": {
       const mixed = mixRamp(paint.stops);
       const shareOf = rampShare(paint.by, placements);

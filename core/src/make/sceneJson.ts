@@ -2,13 +2,14 @@ import type { Design } from "../design/design";
 import { boxOfGeometry } from "../scene/boxOfGeometry";
 import { madeParts } from "../scene/made";
 import { buildScene } from "../scene/sceneBuilder";
+import { pathData } from "./pathData";
 import { matrixAt } from "../rules/placements";
 
 /** The computed scene as JSON: for each part its copies' matrices in order, and the box of them all. */
 export function makeSceneJson(design: Design): string {
   const scene = buildScene(design);
   const parts = madeParts(scene).map(({ id, geometry }) => {
-    const { count, matrices } = geometry.placements;
+    const { count, matrices } = geometry.copies.placements;
     const { left, top, right, bottom } = boxOfGeometry(geometry);
     const box =
       count === 0 || geometry.shapes.every(({ path }) => path.length === 0) ? null : { left, top, right, bottom };
@@ -17,6 +18,7 @@ export function makeSceneJson(design: Design): string {
       motifs: count,
       copies: Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)),
       box,
+      ...(geometry.joined && { outlines: geometry.shapes.map(({ path }) => pathData(path)) }),
     };
   });
   return `${JSON.stringify({ sheet: scene.sheet, parts })}\n`;

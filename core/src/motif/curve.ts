@@ -28,7 +28,7 @@ export const curve = defineMotif<CurveValues>({
   open: true,
   fields: {
     form: choice(["even", "growing", "sunflower"], "even"),
-    inner: number("length", 4, { min: 0.01 }),
+    inner: number("length", 4, { min: 0 }),
     /** Millimetres from turn to turn; a sunflower's grow closer. */
     pitch: number("length", 8),
     /** Factor of the radius each turn. */
@@ -63,6 +63,9 @@ export const curve = defineMotif<CurveValues>({
   },
   conflicts(values) {
     const { form, inner, pitch, turns } = values;
+    if (form === "growing" && inner === 0) {
+      return [{ path: "inner", message: "must be more than 0, or the spiral never leaves its centre" }];
+    }
     const last = form === "sunflower" ? inner * inner + pitch * Math.abs(pitch) * turns : radiusAt(values, turns);
     return last > 0 ? [] : [{ path: "pitch", message: "takes the spiral past its centre; make it more" }];
   },

@@ -29,9 +29,10 @@ export interface Composition {
   readonly placements: Placements;
   /** The motif first where no rule has reshaped it. */
   readonly shapes: readonly Shape[];
-  readonly marks: readonly PlacedMark[];
-  /** For each rule, by its number in the part, its numbers that hang together. */
-  readonly links: ReadonlyMap<number, readonly LinkReport[]>;
+  /** Worked out when first asked for: what can be shown and pulled. */
+  readonly marks: () => readonly PlacedMark[];
+  /** Worked out when first asked for: for each rule, by its number in the part, its numbers that hang together. */
+  readonly links: () => ReadonlyMap<number, readonly LinkReport[]>;
   /** What the person should know, in words. */
   readonly told: readonly string[];
 }
@@ -54,9 +55,8 @@ export function composeRules(
 ): Composition {
   const symmetry = once(() => symmetryProbe(motif.path, TOLERANCE));
   const told: string[] = [];
-  const links = new Map<number, readonly LinkReport[]>();
   let stage: Stage = { placements: sourcePlacement(rules.length === 0 ? whole : IDENTITY), shapes: [motif] };
-  const marked: { rule: number; marks: readonly Mark[]; first: Matrix }[] = [];
+  const applied: AppliedRule[] = [];
   const apply = ({ number, prepared }: ActiveRule, index: number) => {
     const after = index === rules.length - 1 ? whole : IDENTITY;
     const group = groupOf(stage, symmetry, surroundings, told);
@@ -67,23 +67,32 @@ export function composeRules(
     }
     const transforms = prepared.transforms(group);
     mostCopiesCheck((transforms.matrices.length / MATRIX_STRIDE) * stage.placements.count);
-    links.set(number, prepared.links(group));
-    marked.push({ rule: number, marks: prepared.marks(group), first: matrixAt(transforms.matrices, 0) });
+    applied.push({ rule: number, prepared, group, first: matrixAt(transforms.matrices, 0) });
     stage = repeat(number, stage, transforms, after);
   };
   rules.forEach((rule, index) => placingTrouble(`rules[${rule.number}]`, () => apply(rule, index)));
-  return { ...stage, marks: placeMarks(marked, whole), links, told };
+  return {
+    ...stage,
+    marks: once(() => placeMarks(applied, whole)),
+    links: once(() => new Map(applied.map(({ rule, prepared, group }) => [rule, prepared.links(group)]))),
+    told,
+  };
+}
+
+/** A rule that has been applied, with the group it was applied to. */
+interface AppliedRule {
+  readonly rule: number;
+  readonly prepared: PreparedRule;
+  readonly group: Group;
+  readonly first: Matrix;
 }
 
 /** A rule's marks are shown where the source stands: carried on by the first copy of every later rule. */
-function placeMarks(
-  stages: readonly { rule: number; marks: readonly Mark[]; first: Matrix }[],
-  whole: Matrix,
-): PlacedMark[] {
+function placeMarks(applied: readonly AppliedRule[], whole: Matrix): PlacedMark[] {
   let toSheet = whole;
   const placed: PlacedMark[] = [];
-  for (const { rule, marks, first } of [...stages].reverse()) {
-    for (const mark of marks) placed.push({ rule, toSheet, mark });
+  for (const { rule, prepared, group, first } of [...applied].reverse()) {
+    for (const mark of prepared.marks(group)) placed.push({ rule, toSheet, mark });
     toSheet = multiply(toSheet, first);
   }
   return placed;
@@ -106,7 +115,7 @@ function groupOf(
   };
 }
 
-function once<T>(compute: () => T): () => T {
+export function once<T>(compute: () => T): () => T {
   let known: { value: T } | null = null;
   return () => (known ??= { value: compute() }).value;
 }
@@ -118,13 +127,25 @@ function isIdentity(matrix: Matrix): boolean {
 function movedMatrices(matrices: Float64Array, by: Matrix): Float64Array {
   if (isIdentity(by)) return matrices;
   const moved = new Float64Array(matrices.length);
-  multiplyInto(moved, 0, by, matrices);
+  multiplyInto(moved, 0, Float64Array.from(by), 0, matrices);
   return moved;
 }
 
-/** Writes `outer · p` for every placement p of a flat array, from an offset on. */
-function multiplyInto(target: Float64Array, offset: number, outer: Matrix, inner: Float64Array): void {
-  const [a, b, c, d, e, f] = outer;
+/** Writes `outer · p` for every placement p of a flat array, from an offset on; the outer one is read from its own array. */
+function multiplyInto(
+  target: Float64Array,
+  offset: number,
+  outers: Float64Array,
+  outer: number,
+  inner: Float64Array,
+): void {
+  const from = outer * MATRIX_STRIDE;
+  const a = outers[from] ?? 1;
+  const b = outers[from + 1] ?? 0;
+  const c = outers[from + 2] ?? 0;
+  const d = outers[from + 3] ?? 1;
+  const e = outers[from + 4] ?? 0;
+  const f = outers[from + 5] ?? 0;
   for (let at = 0; at + 5 < inner.length; at += MATRIX_STRIDE) {
     const g = inner[at] ?? 0;
     const h = inner[at + 1] ?? 0;
@@ -194,21 +215,25 @@ function fullProduct(
   copies: number,
 ): Omit<Placements, "spans" | "slots" | "shapeOf"> {
   const count = copies * group.count;
-  const matrices = new Float64Array(count * MATRIX_STRIDE);
-  for (let j = 0; j < copies; j++) {
-    multiplyInto(matrices, j * group.matrices.length, matrixAt(transforms.matrices, j), group.matrices);
+  // The first rule repeats the source alone: its transforms are the copies.
+  const alone = group.count === 1 && isIdentity(matrixAt(group.matrices, 0));
+  const matrices = alone ? transforms.matrices : new Float64Array(count * MATRIX_STRIDE);
+  for (let j = 0; j < copies && !alone; j++) {
+    multiplyInto(matrices, j * group.matrices.length, transforms.matrices, j, group.matrices);
   }
-  const combined = (own: Float64Array | undefined, of: Float64Array | null, join: (a: number, b: number) => number) =>
-    combine(of, own, copies, group.count, join);
+  const { rise, zScale, paint } = transforms;
   return {
     count,
     matrices,
-    rise: combined(transforms.rise, group.rise, (a, b) => a + b),
-    zScale: combined(transforms.zScale, group.zScale, (a, b) => a * b),
-    opacity: combined(undefined, group.opacity, (a) => a),
-    paint: combined(transforms.paint, transforms.paint ? null : group.paint, (a) => a),
+    rise: combine(group.rise, rise, copies, group.count, sum),
+    zScale: combine(group.zScale, zScale, copies, group.count, product),
+    opacity: combine(group.opacity, undefined, copies, group.count, product),
+    paint: combine(paint ? null : group.paint, paint, copies, group.count, product),
   };
 }
+
+const sum = (a: number, b: number) => a + b;
+const product = (a: number, b: number) => a * b;
 
 function combine(
   group: Float64Array | null,

@@ -8,6 +8,7 @@ import { angleHandle, spanHandle } from "../motif/handles";
 import { defineRule } from "./definition";
 import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { FACES, facingOf, standing, type Face } from "./facing";
+import { layMatrix } from "./pack";
 import { MATRIX_STRIDE } from "./placements";
 
 interface RingValues {
@@ -53,17 +54,18 @@ export const ring = defineRule<RingValues>({
     /** On an ellipse: evenly by its length, or by the angle seen from its centre. */
     spacing: choice(["length", "angle"], "length"),
   },
-  copies: (values) => ringCounts(values).reduce((sum, count) => sum + count, 0),
+  copies: totalOf,
   transforms(values) {
-    const counts = ringCounts(values);
+    const numbers = linked(values);
+    const counts = ringCounts(values, numbers);
     const total = counts.reduce((sum, count) => sum + count, 0);
     const matrices = new Float64Array(total * MATRIX_STRIDE);
     const rings = new Uint32Array(total);
     let copy = 0;
     counts.forEach((count, ring) => {
-      const place = placerOf(values, ring, count);
+      const place = placerOf(values, numbers, ring, count);
       for (let j = 0; j < count; j++, copy++) {
-        matrices.set(place(j, isFlipped(copy, values.flipEvery)), copy * MATRIX_STRIDE);
+        layMatrix(matrices, copy, place(j, isFlipped(copy, values.flipEvery)));
         rings[copy] = ring;
       }
     });
@@ -86,6 +88,7 @@ export const ring = defineRule<RingValues>({
   },
   conflicts(values) {
     const problems: Problem[] = [];
+    if (values.rings === 1) return problems;
     const steps = values.rings - 1;
     const radius = Math.min(values.radius.x, values.radius.y);
     if (radius + steps * values.gap <= 0) {
@@ -108,9 +111,13 @@ const OUTSIDE = 1.18;
 /** Degrees. */
 const ASIDE = 12;
 
-function ringCounts(values: RingValues): number[] {
-  const { count } = linked(values);
+function ringCounts(values: RingValues, { count } = linked(values)): number[] {
   return Array.from({ length: values.rings }, (_, ring) => Math.max(0, count + ring * values.growth));
+}
+
+/** How many copies stand on all rings together. */
+function totalOf(values: RingValues): number {
+  return ringCounts(values).reduce((sum, count) => sum + count, 0);
 }
 
 function isFlipped(copy: number, every: number): boolean {
@@ -160,9 +167,13 @@ function ringLinks(values: RingValues): LinkReport {
 }
 
 /** A function from a copy's number on one ring to its matrix. */
-function placerOf(values: RingValues, ring: number, count: number): (j: number, flipped: boolean) => Matrix {
+function placerOf(
+  values: RingValues,
+  own: LinkedNumbers,
+  ring: number,
+  count: number,
+): (j: number, flipped: boolean) => Matrix {
   const radii = { x: values.radius.x + ring * values.gap, y: values.radius.y + ring * values.gap };
-  const own = linked(values);
   const spacing = own.follows === "spacing" || ring > 0 ? ringSpacing(count, own.span) : own.spacing;
   const start = values.start + ring * values.stagger * spacing;
   const stand =

@@ -5,7 +5,8 @@ import { polar } from "../geometry/point";
 import { multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
 import { COPY_NAMES, copyReader, type CopyName, type CopyValues } from "./copyNames";
 import { defineRule } from "./definition";
-import { matrixAt, MATRIX_STRIDE, type Placements } from "./placements";
+import { layMatrix } from "./pack";
+import { matrixAt, type Placements } from "./placements";
 import { RuleTrouble } from "./ruleTrouble";
 
 /** What may vary from copy to copy. */
@@ -91,7 +92,7 @@ function movedCopies(values: VaryValues, placements: Placements): Float64Array {
     const [a, b, c, d] = matrixAt(placements.matrices, copy);
     const own: Matrix = [a, b, c, d, 0, 0];
     const changed = multiply(rotation(turn?.(known) ?? 0), multiply(scaling(size?.(known) ?? 1), own));
-    matrices.set(multiply(translation(x, y), changed), copy * MATRIX_STRIDE);
+    layMatrix(matrices, copy, multiply(translation(x, y), changed));
   }
   return matrices;
 }

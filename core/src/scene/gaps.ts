@@ -25,7 +25,10 @@ const MOST_MEASURED = 2_000;
 const FINENESS = 1 / 400;
 
 /** True distances between the first copies of a part, two thousand at most. */
-export function gapsOf({ placements, shapes }: PartGeometry, most = MOST_MEASURED): GapReport {
+export function gapsOf(
+  { copies: { placements, shapes } }: Pick<PartGeometry, "copies">,
+  most = MOST_MEASURED,
+): GapReport {
   const count = Math.min(placements.count, most);
   const flat = shapes.map(({ path }) => flattened(path));
   const outlines = Array.from({ length: count }, (_, copy) =>

@@ -28,7 +28,10 @@ function needsOfParts(parts: readonly ResolvedPart[]): MotifNeeds {
     fonts: [...new Set(needs.flatMap(({ fonts }) => fonts))],
     geometryEngine:
       needs.some(({ geometryEngine }) => geometryEngine) ||
-      parts.some(({ cutouts, trimToWedge }) => cutouts.length > 0 || trimToWedge),
+      parts.some(
+        ({ cutouts, trimToWedge, join }) =>
+          cutouts.length > 0 || trimToWedge || join.mode !== "apart" || join.cutBy.length > 0 || join.inside !== null,
+      ),
   };
 }
 

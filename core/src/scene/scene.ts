@@ -15,8 +15,15 @@ import type { Wedge } from "./wedge";
 export interface PartGeometry {
   /** The motif's outline, its own place included. Millimetres. */
   readonly path: Path;
-  /** The outlines copies are painted with; `placements.shapeOf` says which copy has which. */
+  /** What is painted: the copies, or what they are joined into. `placements.shapeOf` says which has which outline. */
   readonly shapes: readonly Shape[];
+  readonly placements: Placements;
+  /** The copies as the rules make them, before any join. */
+  readonly copies: { readonly shapes: readonly Shape[]; readonly placements: Placements };
+  /** Whether what is painted was computed anew from the copies. */
+  readonly joined: boolean;
+  /** For joins into faces, what each painted outline is coloured by. */
+  readonly colorOf: Int32Array | null;
   /** What the person should know of how it was drawn and repeated, in words. */
   readonly told: readonly string[];
   /** The motif's own place, which the path has in it. */
@@ -24,13 +31,12 @@ export interface PartGeometry {
   /** Where the whole part is set, last of all. */
   readonly at: Matrix;
   /** The sector one fold owns, in the motif's space. */
-  readonly wedge: Wedge | null;
-  readonly placements: Placements;
-  readonly marks: readonly PlacedMark[];
+  readonly wedge: () => Wedge | null;
+  readonly marks: () => readonly PlacedMark[];
   /** For each active rule, by its number in the part, its numbers that hang together. */
-  readonly links: ReadonlyMap<number, readonly LinkReport[]>;
+  readonly links: () => ReadonlyMap<number, readonly LinkReport[]>;
   /** For each active rule that repeats in a rectangle without a seam, that rectangle. */
-  readonly tiles: ReadonlyMap<number, Size>;
+  readonly tiles: () => ReadonlyMap<number, Size>;
 }
 
 /** One part, computed. */

@@ -1,10 +1,10 @@
 import type { Design } from "../design/design";
 import { resolveDesign, type ResolvedDesign, type ResolvedPart, type ResolvedSheet } from "../design/resolve";
 import { isFollowingSheet, usesOf, wornBy } from "../design/uses";
-import { multiply } from "../geometry/matrix";
+import { IDENTITY, multiply } from "../geometry/matrix";
 import type { Size } from "../geometry/size";
 import type { Drawing } from "../motif/drawing";
-import { composeRules, type ActiveRule } from "../rules/compose";
+import { composeRules, once, type ActiveRule } from "../rules/compose";
 import { withoutCoinciding } from "../rules/coinciding";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import { prepareForResolved, type Host } from "./needs";
@@ -12,12 +12,15 @@ import { drawPart } from "./partDrawing";
 import type { PartGeometry, PartScene, Scene } from "./scene";
 import { surroundingsOf } from "./surroundings";
 import { blendedFinish } from "./blendedFinish";
+import { faceFinish } from "./faceFinish";
+import { joinedCopies } from "./joinedCopies";
 import { wedgeOf } from "./wedge";
 
 interface Remembered {
   readonly drawingKey: string;
   readonly geometryKey: string;
-  readonly finishKey: string;
+  /** Tells two finishes apart; worked out when a part that wears it asks. */
+  readonly finishKey: () => string;
   readonly drawing: Drawing;
   /** What it follows, as it was: other parts' geometries, and the paint it takes from them. */
   readonly followed: readonly unknown[];
@@ -100,18 +103,20 @@ function computePart(
 ): Remembered {
   const followed = [
     ...usesOf(part).map(({ id }) => usedOf(id)?.scene.geometry),
-    ...wornBy(part).map((id) => usedOf(id)?.finishKey),
+    ...wornBy(part).map((id) => usedOf(id)?.finishKey()),
     ...(isFollowingSheet(part) ? [sheet.width, sheet.height] : []),
   ];
-  const ruleKeys = part.rules.map(({ number, prepared }) => [number, prepared.key]);
-  const drawingKey = JSON.stringify([
+  const ruleKeys = part.rules.map(({ number, prepared }) => `${number} ${prepared.key}`).join("\n");
+  const drawingKey = [
     part.motif.key,
-    part.motifAt,
-    part.cutouts.map(({ motif, at }) => [motif.key, at]),
-    part.trimToWedge && ruleKeys,
-    followed.length > 0 && part.at,
-  ]);
-  const geometryKey = JSON.stringify([drawingKey, ruleKeys, part.at, part.oneEach]);
+    part.motifAt.join(),
+    ...part.cutouts.map(({ motif, at }) => `${motif.key} ${at.join()}`),
+    part.trimToWedge ? ruleKeys : "",
+    followed.length > 0 ? part.at.join() : "",
+  ].join("\n");
+  // Colours are left out: a new one computes no geometry.
+  const { colors: _painted, ...join } = part.join;
+  const geometryKey = [drawingKey, ruleKeys, part.at.join(), part.oneEach, JSON.stringify(join)].join("\n");
   const same = known?.followed.every((one, index) => one === followed[index]) ? known : undefined;
   const sceneOf = (id: string) => usedOf(id)?.scene;
   const drawing =
@@ -121,8 +126,8 @@ function computePart(
   const geometry =
     same?.geometryKey === geometryKey ? same.scene.geometry : computeGeometry(part, drawing, sheet, sceneOf);
   const { id, name, role, visible, blend } = part;
-  const finish = blendedFinish(part, sceneOf);
-  const finishKey = JSON.stringify([finish, blend]);
+  const finish = faceFinish(blendedFinish(part, sceneOf), part.join, geometry);
+  const finishKey = once(() => JSON.stringify([finish, blend]));
   return {
     drawingKey,
     geometryKey,
@@ -143,18 +148,24 @@ function computeGeometry(
 ): PartGeometry {
   const { motifAt, at, rules } = part;
   const composed = composeRules(rules, { path, pieces }, at, surroundingsOf(at, sheet, sceneOf));
-  const kept = part.oneEach ? withoutCoinciding(composed.shapes, composed.placements) : composed.placements;
+  const { shapes } = composed;
+  const kept = part.oneEach ? withoutCoinciding(shapes, composed.placements) : composed.placements;
+  const copies = { shapes, placements: kept };
+  const joined = joinedCopies(part, copies, surroundingsOf(IDENTITY, sheet, sceneOf));
   return {
     path,
     motifAt,
     at,
-    wedge: wedgeOf(rules, path),
+    wedge: once(() => wedgeOf(rules, path)),
     links: composed.links,
-    tiles: tilesOf(rules),
+    tiles: once(() => tilesOf(rules)),
     marks: composed.marks,
-    shapes: composed.shapes,
-    placements: kept,
-    told: [...told, ...composed.told],
+    copies,
+    shapes: joined?.shapes ?? shapes,
+    placements: joined?.placements ?? kept,
+    joined: joined !== null,
+    colorOf: joined?.colorOf ?? null,
+    told: [...told, ...composed.told, ...(joined?.told ?? [])],
   };
 }
 

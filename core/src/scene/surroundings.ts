@@ -17,7 +17,7 @@ export function surroundingsOf(
     lineOf(id) {
       const geometry = partOf(id)?.geometry;
       if (!geometry || !back) return null;
-      const { placements, shapes } = geometry;
+      const { placements, shapes } = geometry.copies;
       const source = shapes[placements.shapeOf?.[0] ?? 0]?.path ?? [];
       return transformPath(source, multiply(back, matrixAt(placements.matrices, 0)));
     },

@@ -24,7 +24,7 @@ function hitCopy(
   point: Point,
   scale: number,
 ): number | null {
-  const { shapes, placements } = part.geometry;
+  const { shapes, placements } = part.geometry.copies;
   const width = part.finish.line?.width ?? 0;
   const outlines = shapes.map(({ path }) => ({ outline: motifPath(path), reach: reachOf(path) + width }));
   for (let copy = placements.count - 1; copy >= 0; copy--) {

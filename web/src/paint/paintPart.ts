@@ -1,4 +1,4 @@
-import { colorAt, type Paint, type PartScene, type PieceLine, type Shape } from "@twin-petal/core";
+import { colorAt, type Paint, type PartScene, type Placements, type PieceLine, type Shape } from "@twin-petal/core";
 import { WHOLE, type Look } from "./look";
 import { motifPath, reachOf } from "./motifPath";
 import { paintPieces } from "./paintPieces";
@@ -41,13 +41,15 @@ export async function paintPart(
   goOn: GoOn,
   look: Look = WHOLE,
 ): Promise<boolean> {
-  const { shapes, placements } = part.geometry;
+  // A build-up, and the source alone, show copies; joins only where all of them are there.
+  const partly = look.most(part) < part.geometry.copies.placements.count;
+  const { shapes, placements } = partly ? part.geometry.copies : part.geometry;
   const { matrices, shapeOf, opacity } = placements;
   const count = Math.min(placements.count, look.most(part));
   const { fill, line } = part.finish;
   const outlines = shapes.map((shape) => outlineOf(shape, line?.width ?? 0));
-  const fills = brush(fill, part);
-  const strokes = brush(line && line.width > 0 ? line.paint : null, part);
+  const fills = brush(fill, shapes, placements);
+  const strokes = brush(line && line.width > 0 ? line.paint : null, shapes, placements);
   setLine(context, line);
   context.globalAlpha = part.finish.opacity;
   for (let copy = 0; copy < count; copy++) {
@@ -129,11 +131,11 @@ function outlineOf({ path, pieces }: Shape, width: number): Outline {
 }
 
 /** Sets the colour of one copy, and only when it differs from the copy before. */
-function brush(paint: Paint | null, part: PartScene) {
+function brush(paint: Paint | null, shapes: readonly Shape[], placements: Placements) {
   if (!paint) return null;
-  const colorOf = colorAt(paint, part.geometry.placements);
+  const colorOf = colorAt(paint, placements);
   // Pieces change the colour in between.
-  const always = part.geometry.shapes.some(({ pieces }) => pieces !== null);
+  const always = shapes.some(({ pieces }) => pieces !== null);
   let last = "";
   return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
     const color = colorOf(copy);

@@ -43,7 +43,7 @@ export class Assistant {
   async countCoinciding(design: Design, id: string): Promise<number> {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const part = scene.parts.find((known) => known.id === id);
-    return part ? countCoinciding(part.geometry.shapes, part.geometry.placements) : 0;
+    return part ? countCoinciding(part.geometry.copies.shapes, part.geometry.copies.placements) : 0;
   }
 
   /** True distances between the copies of a part; null when it cannot be computed. */

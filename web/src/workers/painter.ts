@@ -80,16 +80,16 @@ export class Painter {
 
   /** The outline of one copy of a part, as path data, and where it stands. */
   outlineOf(part: string, copy: number): { outline: string; matrix: Matrix } | null {
-    const geometry = this.scene?.parts.find(({ id }) => id === part)?.geometry;
-    if (!geometry || copy >= geometry.placements.count) return null;
-    const { placements, shapes } = geometry;
+    const copies = this.scene?.parts.find(({ id }) => id === part)?.geometry.copies;
+    if (!copies || copy >= copies.placements.count) return null;
+    const { placements, shapes } = copies;
     const shape = shapes[placements.shapeOf?.[copy] ?? 0];
     return shape ? { outline: pathData(shape.path), matrix: matrixAt(placements.matrices, copy) } : null;
   }
 
   /** Where one copy of a part stands. */
   matrixOf(part: string, copy: number): Matrix | null {
-    const found = this.scene?.parts.find(({ id }) => id === part)?.geometry.placements;
+    const found = this.scene?.parts.find(({ id }) => id === part)?.geometry.copies.placements;
     return found && copy < found.count ? matrixAt(found.matrices, copy) : null;
   }
 }
@@ -106,13 +106,13 @@ function reportOf(scene: Scene, { chosen, copy }: Frame): FrameReport {
     sheet: scene.sheet,
     guides: scene.guides,
     problems: scene.problems,
-    copies: new Map(scene.parts.map(({ id, geometry }) => [id, geometry.placements.count])),
+    copies: new Map(scene.parts.map(({ id, geometry }) => [id, geometry.copies.placements.count])),
     chosen: part ? chosenReport(part, copy) : null,
   };
 }
 
 function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
-  const { count, matrices } = geometry.placements;
+  const { count, matrices, spans } = geometry.copies.placements;
   const working = matrixAt(matrices, Math.min(copy, count - 1));
   return {
     id,
@@ -120,14 +120,14 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     motifBox: boxOfPath(geometry.path),
     source: matrixAt(matrices, 0),
     working: multiply(working, geometry.motifAt),
-    neighbours: neighboursOf(geometry.placements),
-    wedge: geometry.wedge,
+    neighbours: neighboursOf(geometry.copies.placements),
+    wedge: geometry.wedge(),
     told: geometry.told,
     motifAt: geometry.motifAt,
-    marks: geometry.marks,
-    rounds: geometry.placements.spans.map(({ number, copies }) => ({ rule: number, copies })),
-    links: geometry.links,
-    tiles: geometry.tiles,
+    marks: geometry.marks(),
+    rounds: spans.map(({ number, copies }) => ({ rule: number, copies })),
+    links: geometry.links(),
+    tiles: geometry.tiles(),
   };
 }
 

@@ -1,6 +1,6 @@
 import { atEvenPace, isStraight, pointAt, type Cubic } from "../cubic";
 import { chordsNeeded } from "../flatten";
-import { segmentsOf, type Path } from "../path";
+import { segmentsOf, type Path, type Subpath } from "../path";
 import { distance, type Point } from "../point";
 
 /** Cells of the grid that flattened outlines are laid on, a millimetre. */
@@ -31,17 +31,18 @@ export interface Facets {
 
 /**
  * Flattens outlines to within a tolerance (millimetres) and lays them on the grid. Open runs are closed
- * by a straight edge, as a fill closes them. Vertices that nearly meet are made to meet, so that edges
+ * by a straight edge, as a fill closes them, or left open as lines. Vertices that nearly meet are made to meet, so that edges
  * shared by two outlines are shared exactly.
  */
-export function facetsOf(operands: readonly Path[], tolerance: number): Facets {
+export function facetsOf(operands: readonly Path[], tolerance: number, openRuns: "closed" | "open" = "closed"): Facets {
   const curves: FlattenedCurve[] = [];
   const curveOf: number[] = [-1];
   const chordOf: number[] = [0];
   const weld = new Welding();
   const polygons = operands.map((path) =>
     path.flatMap((subpath) => {
-      const segments = closedSegments(segmentsOf(subpath));
+      const isLine = openRuns === "open" && !subpath.closed;
+      const segments = isLine ? solidSegments(subpath) : closedSegments(segmentsOf(subpath));
       if (segments.length === 0) return [];
       const first = curves.length;
       const cells: bigint[] = [];
@@ -58,6 +59,11 @@ export function facetsOf(operands: readonly Path[], tolerance: number): Facets {
           chordOf.push(chord);
         }
       });
+      const end = segments.at(-1)?.[3];
+      if (isLine && end) {
+        const at = weld.cellOf(end);
+        cells.push(BigInt(at.x), BigInt(at.y), 0n);
+      }
       return [BigInt64Array.from(cells)];
     }),
   );
@@ -75,6 +81,10 @@ function closedSegments(segments: readonly Cubic[]): Cubic[] {
   const kept = segments.filter((segment) => !isPoint(segment));
   if (!start || !end || distance(start, end) < 1e-9) return kept;
   return [...kept, [end, end, start, start]];
+}
+
+function solidSegments(subpath: Subpath): Cubic[] {
+  return segmentsOf(subpath).filter((segment) => !isPoint(segment));
 }
 
 function isPoint([start, leave, arrive, end]: Cubic): boolean {

@@ -25,13 +25,23 @@ interface Run {
  * flattened from, edges of one curve are joined into a run, and where two runs meet the curves' own
  * crossing is found by Newton's method. Slivers thinner than the grid can tell are left out.
  */
-export function recoverCurves(loops: readonly Loop[], facets: Facets): Path {
-  const index = lazily(() => new ChordIndex(facets));
+export function recoverCurves(loops: readonly Loop[], facets: Facets, index = chordIndexOf(facets)): Path {
   return loops.flatMap((loop) => {
     if (isSliver(loop)) return [];
-    const runs = refined(mergedRuns(loop, facets, index), facets);
-    return runs.length === 0 ? [] : [drawn(runs, facets)];
+    const runs = refined(mergedRuns(loop, facets, index, true), facets, true);
+    return runs.length === 0 ? [] : [drawn(runs, facets, true)];
   });
+}
+
+/** The same for a chain of vertices that does not close. */
+export function recoverLine(chain: Loop, facets: Facets, index = chordIndexOf(facets)): Path {
+  const runs = refined(mergedRuns(chain, facets, index, false), facets, false);
+  return runs.length === 0 ? [] : [drawn(runs, facets, false)];
+}
+
+/** Finds chords by place; built when first asked for, and shared between results of the same facets. */
+export function chordIndexOf(facets: Facets): () => ChordIndex {
+  return lazily(() => new ChordIndex(facets));
 }
 
 function lazily<T>(make: () => T): () => T {
@@ -51,9 +61,10 @@ function isSliver(loop: Loop): boolean {
   return Math.abs(twiceArea) / 2 <= length * 3;
 }
 
-function mergedRuns(loop: Loop, facets: Facets, index: () => ChordIndex): Run[] {
+function mergedRuns(loop: Loop, facets: Facets, index: () => ChordIndex, closed: boolean): Run[] {
   const runs: Run[] = [];
   loop.forEach((p, at) => {
+    if (!closed && at === loop.length - 1) return;
     const q = loop[(at + 1) % loop.length] ?? p;
     const run = runOf(p, q, facets, index, runs.at(-1)?.curve);
     const last = runs.at(-1);
@@ -64,7 +75,7 @@ function mergedRuns(loop: Loop, facets: Facets, index: () => ChordIndex): Run[] 
   });
   const [first] = runs;
   const last = runs.at(-1);
-  if (first && last && first !== last && continues(last, first)) {
+  if (closed && first && last && first !== last && continues(last, first)) {
     first.from = last.from;
     first.start = last.start;
     runs.pop();
@@ -123,11 +134,11 @@ function forwardChord(p: number, q: number, facets: Facets): Pick<Run, "curve" |
 }
 
 /** Moves the ends of neighbouring runs to where their curves truly meet. */
-function refined(runs: Run[], facets: Facets): Run[] {
+function refined(runs: Run[], facets: Facets, closed: boolean): Run[] {
   const kept = runs.filter(({ start, end, from, to }) => distance(start, end) > LEAST_RUN || Math.abs(to - from) > 0.1);
   if (kept.length < 2) return kept;
   kept.forEach((run, at) => {
-    const next = kept[(at + 1) % kept.length];
+    const next = closed ? kept[(at + 1) % kept.length] : kept[at + 1];
     if (next) join(run, next, facets);
   });
   return kept;
@@ -172,12 +183,12 @@ function endNear(cubic: Cubic, t: number): number | null {
   return null;
 }
 
-function drawn(runs: readonly Run[], { curves }: Facets): Subpath {
+function drawn(runs: readonly Run[], { curves }: Facets, closed: boolean): Subpath {
   const segments = runs.map(({ curve, from, to, start, end }): Cubic => {
     const source = curves[curve];
     if (!source || source.straight) return [start, start, end, end];
     const [, leave, arrive] = pieceOf(source.cubic, from, to);
     return [start, leave, arrive, end];
   });
-  return subpathOf(segments, true);
+  return subpathOf(segments, closed);
 }

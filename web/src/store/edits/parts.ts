@@ -76,13 +76,16 @@ export function removePart({ id, name }: Part): Edit {
 
 /** Fields that name another part. */
 const NAMES_A_PART = new Set(["part", "path", "region", "fill"]);
+/** Fields that list other parts. */
+const LISTS_PARTS = new Set(["avoid", "cutBy"]);
 
 /** Takes a part's id out of every field that names it, so that nothing follows what is gone. */
 function forgetPart(holder: object, id: string): void {
   const entries: [string, unknown][] = Object.entries(holder);
   for (const [key, value] of entries) {
     if (value === id && NAMES_A_PART.has(key)) Reflect.deleteProperty(holder, key);
-    else if (key === "avoid" && Array.isArray(value))
+    else if (key === "inside" && value === id) Reflect.set(holder, key, null);
+    else if (LISTS_PARTS.has(key) && Array.isArray(value))
       Reflect.set(
         holder,
         key,

@@ -1,0 +1,89 @@
+import type { Loop } from "../boolean/clip";
+import { CELLS_PER_MILLIMETRE, facetsOf } from "../boolean/facets";
+import { chordIndexOf, recoverCurves } from "../boolean/recover";
+import type { Path } from "../path";
+import type { Point } from "../point";
+import { cyclesOf, type Cycle } from "./cycles";
+import { coversOf, groupsOf, nest } from "./faceFacts";
+import { halfEdgesOf, type HalfEdges } from "./halfEdges";
+import { Nodes } from "./nodes";
+import { outlineEdges } from "./outlineEdges";
+import { splitEdges } from "./splitEdges";
+import { ARRANGED_WITHIN } from "./tolerance";
+
+/** A closed region bounded by outlines, millimetres. */
+export interface Face {
+  /** Its boundary and its holes, filled by the nonzero rule. */
+  readonly outline: Path;
+  /** The numbers of the outlines that cover it, ascending. */
+  readonly covering: readonly number[];
+  /** Square millimetres, of the flattened boundary. */
+  readonly area: number;
+  /** The centre of its area. */
+  readonly centre: Point;
+  /** 0 or 1, so that faces with an edge in common differ wherever that is possible. */
+  readonly group: 0 | 1;
+}
+
+export interface Arrangement {
+  readonly faces: readonly Face[];
+  /** Counts for Euler's formula: nodes − edges + (bounded faces + 1) = 1 + components. */
+  readonly nodes: number;
+  readonly edges: number;
+  readonly bounded: number;
+  readonly components: number;
+}
+
+/**
+ * The closed regions that outlines bound together. Lines that do not close bound faces where they cross others,
+ * and cover nothing. Curves stay the curves they were, cut where outlines cross.
+ */
+export function arrange(outlines: readonly Path[]): Arrangement {
+  const facets = facetsOf(outlines, ARRANGED_WITHIN, "open");
+  const nodes = new Nodes();
+  const edges = splitEdges(outlineEdges(outlines, facets, nodes).flat(), nodes);
+  const halves = halfEdgesOf(edges, nodes);
+  const { cycles, cycleOf } = cyclesOf(halves, nodes);
+  const nests = nest(cycles, halves, nodes);
+  const covers = coversOf(cycles, cycleOf, nests, halves);
+  const groups = groupsOf(cycles, cycleOf, nests, covers);
+  const index = chordIndexOf(facets);
+  const faces = cycles.flatMap((cycle, number): Face[] => {
+    if (cycle.area <= 0) return [];
+    const holes = cycles.filter((_, other) => nests[other] === number && other !== number);
+    const loops = [cycle, ...holes].map((own) => loopOf(own, halves, nodes));
+    const outline = recoverCurves(loops, facets, index);
+    if (outline.length === 0) return [];
+    const group = groups[number] === 1 ? 1 : 0;
+    return [{ outline, covering: covers[number] ?? [], group, ...measure([cycle, ...holes], halves, nodes) }];
+  });
+  const used = halves.next.filter((next) => next !== -1).length;
+  return {
+    faces,
+    nodes: new Set(halves.origin.filter((_, half) => halves.next[half] !== -1)).size,
+    edges: used / 2,
+    bounded: cycles.filter(({ area }) => area > 0).length,
+    components: cycles.filter(({ area }) => area <= 0).length,
+  };
+}
+
+function loopOf({ halves }: Cycle, { origin }: HalfEdges, { x, y, vertex }: Nodes): Loop {
+  return halves.map((half) => {
+    const node = origin[half] ?? 0;
+    return { x: x[node] ?? 0, y: y[node] ?? 0, vertex: vertex[node] ?? 0 };
+  });
+}
+
+/** Area and centre of a face from its flattened walks, by Green's theorem. */
+function measure(walks: readonly Cycle[], { origin }: HalfEdges, { x, y }: Nodes): { area: number; centre: Point } {
+  let [twice, mx, my] = [0, 0, 0];
+  for (const half of walks.flatMap(({ halves }) => halves)) {
+    const [p, q] = [origin[half] ?? 0, origin[half ^ 1] ?? 0];
+    const [px, py, qx, qy] = [x[p] ?? 0, y[p] ?? 0, x[q] ?? 0, y[q] ?? 0].map((cells) => cells / CELLS_PER_MILLIMETRE);
+    const cross = (px ?? 0) * (qy ?? 0) - (qx ?? 0) * (py ?? 0);
+    twice += cross;
+    mx += ((px ?? 0) + (qx ?? 0)) * cross;
+    my += ((py ?? 0) + (qy ?? 0)) * cross;
+  }
+  return { area: twice / 2, centre: { x: mx / (3 * twice), y: my / (3 * twice) } };
+}

@@ -1,0 +1,101 @@
+import { isWithin, type Cycle } from "./cycles";
+import type { HalfEdges } from "./halfEdges";
+import type { Nodes } from "./nodes";
+
+/** For each walk around a hole or an outside the face it lies in, -1 for the unbounded one; faces' own walks, themselves. */
+export function nest(cycles: readonly Cycle[], halves: HalfEdges, nodes: Nodes): number[] {
+  return cycles.map((cycle, number) => {
+    if (cycle.area > 0) return number;
+    const own = cycle.halves.reduce((best, half) => (xOf(half) < xOf(best) ? half : best));
+    const node = halves.origin[own] ?? 0;
+    const [px, py] = [nodes.x[node] ?? 0, nodes.y[node] ?? 0];
+    let found = -1;
+    cycles.forEach((other, index) => {
+      if (other.area <= -cycle.area || !isWithin(px - 0.25, py + 0.25, other, halves, nodes)) return;
+      if (found < 0 || other.area < (cycles[found]?.area ?? Infinity)) found = index;
+    });
+    return found;
+  });
+
+  function xOf(half: number): number {
+    return nodes.x[halves.origin[half] ?? 0] ?? 0;
+  }
+}
+
+/** For each face the outlines that cover it, found by walking from face to face, outside in, across edges. */
+export function coversOf(
+  cycles: readonly Cycle[],
+  cycleOf: Int32Array,
+  nests: readonly number[],
+  { passages }: HalfEdges,
+): number[][] {
+  const windings: (Map<number, number> | undefined)[] = [];
+  const outside: number[] = cycles.flatMap((_, number) => (nests[number] === -1 ? [number] : []));
+  const holesOf = new Map<number, number[]>();
+  nests.forEach((face, number) => {
+    if (face >= 0 && face !== number) holesOf.set(face, [...(holesOf.get(face) ?? []), number]);
+  });
+  const open: { cycle: number; winding: Map<number, number> }[] = outside.map((cycle) => ({
+    cycle,
+    winding: new Map(),
+  }));
+  const visited = new Uint8Array(cycles.length);
+  for (let step = open.pop(); step; step = open.pop()) {
+    if (visited[step.cycle]) continue;
+    visited[step.cycle] = 1;
+    windings[step.cycle] = step.winding;
+    for (const hole of holesOf.get(step.cycle) ?? []) open.push({ cycle: hole, winding: step.winding });
+    const face = nests[step.cycle] ?? -1;
+    if (face >= 0 && face !== step.cycle) open.push({ cycle: face, winding: step.winding });
+    for (const half of cycles[step.cycle]?.halves ?? []) {
+      const across = cycleOf[half ^ 1] ?? -1;
+      if (across < 0 || visited[across]) continue;
+      open.push({ cycle: across, winding: crossed(step.winding, passages[half >> 1] ?? [], half % 2 === 0 ? -1 : 1) });
+    }
+  }
+  return cycles.map((_, number) =>
+    [...(windings[number] ?? [])]
+      .filter(([, winding]) => winding !== 0)
+      .map(([source]) => source)
+      .sort((a, b) => a - b),
+  );
+}
+
+/** Groups that alternate from face to face, beginning where fewest outlines cover; the outside belongs to none. */
+export function groupsOf(
+  cycles: readonly Cycle[],
+  cycleOf: Int32Array,
+  nests: readonly number[],
+  covers: readonly (readonly number[])[],
+): Int8Array {
+  const groups = new Int8Array(cycles.length).fill(-1);
+  const depth = (face: number) => covers[face]?.length ?? 0;
+  const faces = cycles.flatMap(({ area }, number) => (area > 0 ? [number] : []));
+  const walksOf = new Map<number, number[]>();
+  nests.forEach((face, walk) => walksOf.set(face, [...(walksOf.get(face) ?? []), walk]));
+  for (const start of [...faces].sort((a, b) => depth(a) - depth(b) || a - b)) {
+    if (groups[start] !== -1) continue;
+    groups[start] = 0;
+    const open = [start];
+    for (let face = open.pop(); face !== undefined; face = open.pop()) {
+      for (const half of (walksOf.get(face) ?? []).flatMap((walk) => cycles[walk]?.halves ?? [])) {
+        const across = nests[cycleOf[half ^ 1] ?? -1] ?? -1;
+        if (across < 0 || groups[across] !== -1) continue;
+        groups[across] = groups[face] === 0 ? 1 : 0;
+        open.push(across);
+      }
+    }
+  }
+  return groups;
+}
+
+/** The windings on the other side of an edge. */
+function crossed(
+  winding: ReadonlyMap<number, number>,
+  passages: HalfEdges["passages"][number],
+  side: 1 | -1,
+): Map<number, number> {
+  const next = new Map(winding);
+  for (const { source, way } of passages) next.set(source, (next.get(source) ?? 0) + side * way);
+  return next;
+}

@@ -1,0 +1,193 @@
+import { arrange, type Face } from "../geometry/arrangement/arrange";
+import { withoutDoubled } from "../geometry/arrangement/lines";
+import { combine } from "../geometry/boolean/boolean";
+import { IDENTITY } from "../geometry/matrix";
+import { transformPath, type Path } from "../geometry/path";
+import type { Point } from "../geometry/point";
+import { pieceOutline, type Piece, type PieceLine } from "../motif/drawing";
+import { matrixAt, MATRIX_STRIDE, type Placements } from "../rules/placements";
+import type { Shape } from "../rules/shapes";
+import { withinLimits, type Limits } from "./limits";
+import type { FacePaint, JoinMode } from "./modes";
+import { orbitsOf } from "./orbits";
+
+/** What is asked of the copies, with other parts' areas as they stand on the sheet. */
+export interface JoinAsked {
+  readonly mode: JoinMode;
+  readonly dropDoubled: boolean;
+  readonly paint: FacePaint;
+  readonly limits: Limits;
+  /** Where the part's own centre is on the sheet: orbits are numbered from it. */
+  readonly centre: Point;
+}
+
+/** Copies as they are to be painted: outlines on the sheet, each once where it is. */
+export interface JoinedCopies {
+  readonly shapes: readonly Shape[];
+  readonly placements: Placements;
+  /** For joins into faces: what each outline is coloured by; -1 for hollow ones. */
+  readonly colorOf: Int32Array | null;
+  readonly told: readonly string[];
+}
+
+interface Composed {
+  readonly shapes: readonly Shape[];
+  readonly placements: Placements;
+}
+
+/** Whether a join changes anything. */
+export function isJoined({ mode, dropDoubled, limits }: Pick<JoinAsked, "mode" | "dropDoubled" | "limits">): boolean {
+  return mode !== "apart" || dropDoubled || limits.taken.length > 0 || limits.kept !== null;
+}
+
+/** Joins copies. The geometry engine must have been loaded. */
+export function joinCopies(composed: Composed, asked: JoinAsked): JoinedCopies {
+  switch (asked.mode) {
+    case "apart":
+      return apart(composed, asked);
+    case "merge":
+      return whole(united(outlinesOf(composed)), composed, asked);
+    case "evenOdd":
+      return whole(alternating(outlinesOf(composed)), composed, asked);
+    case "faces":
+      return inFaces(composed, asked);
+  }
+}
+
+/** The outlines of all copies as they stand on the sheet. */
+function outlinesOf({ shapes, placements }: Composed): Path[] {
+  return Array.from({ length: placements.count }, (_, copy) =>
+    transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrixAt(placements.matrices, copy)),
+  );
+}
+
+const isArea = (path: Path) => path.filter(({ closed }) => closed);
+const isLine = (path: Path) => path.filter(({ closed }) => !closed);
+
+/** The union of areas; lines stay as they are. */
+function united(outlines: readonly Path[]): Path {
+  return [...combine(outlines.map(isArea), "union"), ...outlines.flatMap(isLine)];
+}
+
+/** Areas filled where an odd number of them lie. */
+function alternating(outlines: readonly Path[]): Path {
+  return [...combine([outlines.flatMap(isArea)], "union", "evenodd"), ...outlines.flatMap(isLine)];
+}
+
+function whole(path: Path, { shapes }: Composed, { limits }: JoinAsked): JoinedCopies {
+  const told = shapes.some(({ pieces }) => pieces !== null) ? [LOST_COLORS] : [];
+  const outline = withinLimits(path, limits);
+  return { shapes: [{ path: outline, pieces: null }], placements: standing(1), colorOf: null, told };
+}
+
+const LOST_COLORS = "joined copies take the part’s finish; the motif’s own colours show only while they are apart";
+
+/** Placements that leave outlines where they are. */
+function standing(count: number): Placements {
+  const matrices = new Float64Array(count * MATRIX_STRIDE);
+  for (let copy = 0; copy < count; copy++) matrices.set(IDENTITY, copy * MATRIX_STRIDE);
+  return {
+    count,
+    matrices,
+    rise: null,
+    zScale: null,
+    shapeOf: Uint32Array.from({ length: count }, (_, copy) => copy),
+    opacity: null,
+    paint: null,
+    spans: [],
+    slots: null,
+  };
+}
+
+/** Each copy by itself, cut and kept, its number and paint its own; doubled lines once over all. */
+function apart(composed: Composed, { limits, dropDoubled }: JoinAsked): JoinedCopies {
+  const { shapes, placements } = composed;
+  const placed = outlinesOf(composed).map((path, copy): Shape => {
+    const pieces = shapes[placements.shapeOf?.[copy] ?? 0]?.pieces ?? null;
+    const matrix = matrixAt(placements.matrices, copy);
+    const limited = (outline: Path, rule: Piece["fillRule"]) => withinLimits(outline, limits, rule);
+    if (!pieces) return { path: limited(path, "nonzero"), pieces: null };
+    const cut = pieces.map(({ at: _placed, ...piece }): Piece => {
+      const outline = transformPath(pieceOutline({ ...piece, ...(_placed && { at: _placed }) }), matrix);
+      const next = limited(outline, piece.fillRule);
+      return { ...piece, path: next, fillRule: next === outline ? piece.fillRule : "nonzero" };
+    });
+    return { path: cut.flatMap((piece) => piece.path), pieces: cut };
+  });
+  const once = dropDoubled ? drawnOnce(placed) : placed;
+  const stood = standing(once.length);
+  const kept: Placements = {
+    ...placements,
+    matrices: stood.matrices,
+    shapeOf: stood.shapeOf,
+  };
+  return { shapes: once, placements: kept, colorOf: null, told: [] };
+}
+
+const NO_LINE: PieceLine = { paint: null, width: 0, cap: "round", join: "round", dash: [] };
+
+/** Fills as they are, and of every outline only the stretches no outline before it has drawn. */
+function drawnOnce(shapes: readonly Shape[]): Shape[] {
+  const lines = withoutDoubled(shapes.map(({ path }) => path));
+  return shapes.map((shape, copy) => {
+    const line = lines[copy] ?? shape.path;
+    if (shape.pieces || line === shape.path) return shape;
+    return { path: shape.path, pieces: [filled(shape.path), lined(line)] };
+  });
+}
+
+function filled(path: Path): Piece {
+  return { path, fill: "finish", fillRule: "nonzero", line: NO_LINE, opacity: 1 };
+}
+
+function lined(path: Path): Piece {
+  return { path, fill: null, fillRule: "nonzero", line: null, opacity: 1 };
+}
+
+/** The closed regions of all outlines, each coloured by itself; lines drawn once over them. */
+function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
+  const { limits } = asked;
+  const outlines = outlinesOf(composed);
+  // What keeps also bounds: faces end at its edge.
+  const bounding = limits.kept ? [...outlines, limits.kept] : outlines;
+  const { faces } = arrange(bounding);
+  const keeper = limits.kept ? outlines.length : -1;
+  const inside = keeper < 0 ? faces : faces.filter(({ covering }) => covering.includes(keeper));
+  const coverers = (face: Face) => face.covering.filter((source) => source !== keeper).length;
+  const lineArt = outlines.every((path) => isArea(path).length === 0);
+  const orbits = orbitsOf(inside, composed.placements, asked.centre);
+  const numbers = inside.map((face, index) => {
+    // A region between copies that none of them covers stays hollow, unless only lines bound it.
+    if (coverers(face) === 0 && !lineArt) return -1;
+    if (asked.paint === "depth") return Math.max(0, coverers(face) - 1);
+    return asked.paint === "alternate" ? face.group : (orbits[index] ?? 0);
+  });
+  const cut = { taken: limits.taken, kept: null };
+  const colored = inside.flatMap((face, index) => {
+    const color = numbers[index] ?? -1;
+    return color < 0 ? [] : [{ path: withinLimits(face.outline, cut), color }];
+  });
+  const lines = withoutDoubled(outlines).flatMap((line) => withinLimits(linesOnly(line), limits));
+  const shapes: Shape[] = [
+    ...colored.map(({ path }) => ({ path, pieces: [filled(path)] })),
+    { path: lines, pieces: [lined(lines)] },
+  ];
+  return {
+    shapes,
+    placements: standing(shapes.length),
+    colorOf: Int32Array.from([...colored.map(({ color }) => color), 0]),
+    told: composed.shapes.some(({ pieces }) => pieces !== null) ? [LOST_COLORS] : [],
+  };
+}
+
+/** Outlines as lines, so that cutting them leaves no new edges. */
+function linesOnly(path: Path): Path {
+  return path.map(({ closed, coordinates }) => {
+    if (!closed) return { closed, coordinates };
+    const ends = [coordinates.at(-2), coordinates.at(-1)];
+    const returns = ends[0] === coordinates[0] && ends[1] === coordinates[1];
+    const [x = 0, y = 0] = coordinates;
+    const [ex = 0, ey = 0] = ends;
+    return { closed: false, coordinates: returns ? coordinates : [...coordinates, ex, ey, x, y, x, y] };
+  });
+}

@@ -1,0 +1,7 @@
+/** How copies combine: painted one over the other, united, overlaps alternating, or split into closed regions. */
+export const JOIN_MODES = ["apart", "merge", "evenOdd", "faces"] as const;
+export type JoinMode = (typeof JOIN_MODES)[number];
+
+/** What gives a face its colour: which faces the rules carry onto it, how many copies cover it, or its neighbours. */
+export const FACE_PAINTS = ["orbit", "depth", "alternate"] as const;
+export type FacePaint = (typeof FACE_PAINTS)[number];

@@ -20,11 +20,17 @@ import { PictureItem, PICTURE_SIZE } from "../live/pictureItem";
 import { useLivePictures } from "../live/useLivePictures";
 import { usePicture } from "../stage/pictureContext";
 
-const MODE_WORDS: Readonly<Record<JoinMode, { readonly name: string; readonly promise: string }>> = {
+interface ModeWords {
+  readonly name: string;
+  /** What the copies are then, in a sentence. */
+  readonly promise: string;
+}
+
+const MODE_WORDS: Readonly<Record<JoinMode, ModeWords>> = {
   apart: { name: "apart", promise: "painted one over the other" },
   merge: { name: "merged", promise: "united into one outline" },
-  evenOdd: { name: "even-odd", promise: "overlaps hollow and filled in turn" },
-  faces: { name: "faces", promise: "split where they cross, each region coloured" },
+  evenOdd: { name: "even-odd", promise: "filled and hollow in turn where they overlap" },
+  faces: { name: "faces", promise: "split into faces where they cross" },
 };
 
 const PAINT_WORDS: Readonly<Record<FacePaint, string>> = {

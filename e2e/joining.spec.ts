@@ -1,0 +1,82 @@
+import { countPixels } from "./desk";
+import { Maker } from "./making";
+import { expect, test } from "./server";
+
+const GREEN = [0x1e, 0x6f, 0x5c] as const;
+
+test("copies are merged, then even-odd, chosen from live pictures; undone; and the first rule's number goes on", async ({
+  page,
+}) => {
+  const desk = new Maker(page);
+  await desk.begin("disc");
+  await desk.type("radius", "25");
+  await desk.addRule("turn");
+  await page.getByRole("button", { name: "pivot: the part’s centre" }).click();
+  await page.getByRole("menuitem", { name: "the group’s foot" }).click();
+  await expect(desk.copies("8")).toBeVisible();
+  const whole = countPixels(await desk.picture(), GREEN);
+  await page.getByRole("button", { name: "join: apart" }).click();
+  await expect(page.getByRole("menu").locator("canvas[data-shown=yes]")).toHaveCount(4);
+  await page.getByRole("menuitem", { name: /^even-odd/ }).click();
+  await expect.poll(async () => countPixels(await desk.picture(), GREEN)).toBeLessThan(whole * 0.8);
+  const hollow = countPixels(await desk.picture(), GREEN);
+  await desk.type("count", "5");
+  await expect(desk.copies("5")).toBeVisible();
+  await expect.poll(async () => countPixels(await desk.picture(), GREEN)).not.toBe(hollow);
+  await page.getByRole("button", { name: /^Undo: count/ }).click();
+  await page.getByRole("button", { name: "Undo: join: even-odd" }).click();
+  await expect.poll(async () => countPixels(await desk.picture(), GREEN) / whole).toBeCloseTo(1, 2);
+  await page.getByRole("button", { name: "join: apart" }).focus();
+  await desk.keys("Enter", "ArrowDown", "Enter");
+  await expect(page.getByRole("button", { name: "join: merged" })).toBeVisible();
+  expect((await desk.file()).parts[0]).toMatchObject({ join: { mode: "merge" } });
+});
+
+test("faces: coloured by orbit, by depth and alternately, each colour in turn", async ({ page }) => {
+  const desk = new Maker(page);
+  await desk.begin("disc");
+  await desk.type("radius", "22");
+  await desk.addRule("ring");
+  await page.getByRole("button", { name: "join: apart" }).click();
+  await page.getByRole("menuitem", { name: /^faces/ }).click();
+  await page.getByRole("button", { name: "colours of their own" }).click();
+  await page.getByRole("button", { name: "another", exact: true }).click();
+  const sand = [0xe7, 0xc9, 0xa0] as const;
+  await expect.poll(async () => countPixels(await desk.picture(), sand)).toBeGreaterThan(2_000);
+  await page.getByRole("button", { name: /^faces coloured:/ }).click();
+  await page.getByRole("menuitem", { name: "alternately" }).click();
+  await page.getByRole("button", { name: "a hollow one" }).click();
+  expect((await desk.file()).parts[0]).toMatchObject({
+    join: { mode: "faces", paint: "alternate", colors: ["#1E6F5C", "#E7C9A0", null] },
+  });
+});
+
+test("cut by another part and kept inside one, both live; the cutter is no longer made by itself", async ({ page }) => {
+  const desk = new Maker(page);
+  await desk.begin("disc");
+  await desk.type("radius", "12");
+  await page.getByRole("button", { name: "Add a part" }).click();
+  await page.getByRole("menuitem", { name: "rectangle" }).click();
+  await desk.type("width", "120");
+  await desk.type("height", "80");
+  const plain = countPixels(await desk.picture(), GREEN);
+  await page.getByRole("button", { name: "cut by a part …" }).click();
+  await page.getByRole("menuitem", { name: "Disc" }).click();
+  const scale = (await desk.at(1, 0)).x - (await desk.at(0, 0)).x;
+  // Half the disc lies within the rectangle, which stands on its foot at the centre.
+  const hole = (144 * Math.PI * scale * scale) / 2;
+  await expect.poll(async () => (plain - countPixels(await desk.picture(), GREEN)) / hole).toBeGreaterThan(0.85);
+  await page.getByRole("button", { name: "Part Disc" }).click();
+  await desk.type("radius", "20");
+  await page.getByRole("button", { name: "Part Rectangle" }).click();
+  await expect
+    .poll(async () => (plain - countPixels(await desk.picture(), GREEN)) / hole)
+    .toBeGreaterThan(0.9 * (400 / 144));
+  await page.getByRole("button", { name: "kept: anywhere" }).click();
+  await page.getByRole("menuitem", { name: "inside Disc" }).click();
+  await page.getByRole("button", { name: "Disc ×" }).click();
+  expect((await desk.file()).parts).toMatchObject([{ role: "tool" }, { join: { inside: "disc" } }]);
+  await page.getByRole("button", { name: "More for Disc" }).click({ force: true });
+  await page.getByRole("menuitem", { name: "Remove" }).click();
+  await expect(page.getByRole("button", { name: "kept: anywhere" })).toBeVisible();
+});

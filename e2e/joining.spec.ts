@@ -28,7 +28,7 @@ test("copies are merged, then even-odd, chosen from live pictures; undone; and t
   await expect.poll(async () => countPixels(await desk.picture(), GREEN) / whole).toBeCloseTo(1, 2);
   await page.getByRole("button", { name: "join: apart" }).focus();
   await desk.keys("Enter", "ArrowDown", "Enter");
-  await expect(page.getByRole("button", { name: "join: merged" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "join: merged", exact: true })).toBeVisible();
   expect((await desk.file()).parts[0]).toMatchObject({ join: { mode: "merge" } });
 });
 
@@ -79,4 +79,32 @@ test("cut by another part and kept inside one, both live; the cutter is no longe
   await page.getByRole("button", { name: "More for Disc" }).click({ force: true });
   await page.getByRole("menuitem", { name: "Remove" }).click();
   await expect(page.getByRole("button", { name: "kept: anywhere" })).toBeVisible();
+});
+
+test("a gradient: in a line and from a point out, over each copy and over the whole, adjusted and undone", async ({
+  page,
+}) => {
+  const desk = new Maker(page);
+  await desk.begin("petal");
+  await desk.addRule("turn");
+  const flat = countPixels(await desk.picture(), GREEN);
+  await page.getByRole("button", { name: "Add a fill colour" }).click();
+  await page.getByRole("button", { name: "fill colours: in turn" }).click();
+  await page.getByRole("menuitem", { name: "in a line" }).click();
+  await desk.type("fill angle", "90");
+  await expect.poll(async () => countPixels(await desk.picture(), GREEN)).toBeLessThan(flat / 3);
+  await desk.number("fill midpoint").focus();
+  await desk.keys("ArrowUp");
+  await page.getByRole("button", { name: "fill gradient: over each copy" }).click();
+  await page.getByRole("menuitem", { name: "over the whole" }).click();
+  expect((await desk.file()).parts[0]).toMatchObject({
+    finish: { fill: { kind: "linear", angle: 90, midpoint: 0.55, over: "whole" } },
+  });
+  await page.getByRole("button", { name: "fill colours: in a line" }).click();
+  await page.getByRole("menuitem", { name: "from a point out" }).click();
+  await desk.type("fill reach", "0.5");
+  await desk.type("count", "5");
+  await expect(desk.copies("5")).toBeVisible();
+  for (let step = 0; step < 8; step++) await page.keyboard.press("Control+z");
+  await expect.poll(async () => countPixels(await desk.picture(), GREEN) / flat).toBeCloseTo(1, 1);
 });

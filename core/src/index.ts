@@ -99,3 +99,4 @@ export * from "./scene/gaps";
 export * from "./join/modes";
 export * from "./join/joinCopies";
 export * from "./geometry/arrangement/arrange";
+export * from "./finish/gradient";

@@ -153,9 +153,9 @@ describe("the design file", () => {
     ],
     [
       "a join not computed yet",
-      { parts: [{ id: "a", motif: { kind: "disc" }, join: { mode: "merge" } }] },
+      { parts: [{ id: "a", motif: { kind: "disc" }, join: { mode: "weave" } }] },
       "parts[0].join.mode",
-      "cannot compute",
+      "apart",
     ],
     [
       "too many copies",

@@ -130,6 +130,23 @@ describe("faces", () => {
     expect((sums[0] ?? 0) + (sums[1] ?? 0)).toBeCloseTo(1600 * Math.PI, 0);
   });
 
+  test("faces that no copy covers part no two that are coloured: a ring cut by two lines", () => {
+    const design = designWith({
+      parts: [
+        { id: "rim", role: "tool", motif: { kind: "ring", outer: 40, inner: 8 } },
+        {
+          id: "a",
+          motif: { kind: "line", length: 60 },
+          rules: [{ kind: "turn", count: 2 }],
+          join: { mode: "faces", inside: "rim", paint: "alternate" },
+        },
+      ],
+    });
+    const { colorOf, shapes } = partOf(design).geometry;
+    expect(shapes).toHaveLength(3);
+    expect(new Set(colorOf?.slice(0, 2))).toEqual(new Set([0, 1]));
+  });
+
   test("changing a face's colour computes no geometry again", () => {
     const builder = new SceneBuilder();
     const [before] = builder.build(partDesign(disc, ring, { join: { mode: "faces", colors } })).parts;

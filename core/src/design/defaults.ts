@@ -4,6 +4,8 @@ import {
   FORMAT,
   type ColorValue,
   type CycleFill,
+  type LinearFill,
+  type RadialFill,
   type RampFill,
   type Design,
   type FillValue,
@@ -40,7 +42,9 @@ interface PartFile extends Partial<Omit<Part, "at" | "rules" | "join" | "finish"
 type FillFile =
   | ColorValue
   | (Omit<CycleFill, "by"> & { readonly by?: CycleFill["by"] })
-  | (Omit<RampFill, "by"> & { readonly by?: RampFill["by"] });
+  | (Omit<RampFill, "by"> & { readonly by?: RampFill["by"] })
+  | (Pick<LinearFill, "kind" | "stops"> & Partial<LinearFill>)
+  | (Pick<RadialFill, "kind" | "stops"> & Partial<RadialFill>);
 
 export const SHEET_DEFAULT: Sheet = { width: 200, height: 200, unit: "mm", margin: 10, ground: "#FFFFFF" };
 export const JOIN_DEFAULT: Join = {
@@ -54,6 +58,15 @@ export const JOIN_DEFAULT: Join = {
 };
 export const FINISH_DEFAULT: Finish = { fill: "#1E6F5C", line: null, opacity: 1, blend: "normal" };
 export const LINE_DEFAULT: LineValue = { width: 0.5, paint: "#2B2140", cap: "round", join: "round", dash: [] };
+
+const GRADIENT_DEFAULT = { midpoint: 0.5, over: "copy" } as const;
+export const LINEAR_DEFAULT: Omit<LinearFill, "stops"> = { kind: "linear", angle: 0, ...GRADIENT_DEFAULT };
+export const RADIAL_DEFAULT: Omit<RadialFill, "stops"> = {
+  kind: "radial",
+  center: { x: 0.5, y: 0.5 },
+  radius: 1,
+  ...GRADIENT_DEFAULT,
+};
 
 /** An empty design on the default sheet. */
 export function emptyDesign(name: string): Design {
@@ -124,7 +137,16 @@ function fillMotif(motif: Motif): Motif {
 
 function fillIn(fill: FillFile): FillValue {
   if (typeof fill === "string") return fill;
-  return fill.kind === "cycle" ? { ...fill, by: fill.by ?? "index" } : { ...fill, by: fill.by ?? "index" };
+  switch (fill.kind) {
+    case "cycle":
+      return { ...fill, by: fill.by ?? "index" };
+    case "ramp":
+      return { ...fill, by: fill.by ?? "index" };
+    case "linear":
+      return { ...LINEAR_DEFAULT, ...fill };
+    case "radial":
+      return { ...RADIAL_DEFAULT, ...fill };
+  }
 }
 
 /** Whether a field's stored value says no more than its default does. */

@@ -1,3 +1,4 @@
+import type { GradientOver } from "../finish/gradient";
 import type { RampBy } from "../finish/paint";
 import type { NumberValue } from "../formula/numbers";
 import type { FacePaint, JoinMode } from "../join/modes";
@@ -61,7 +62,28 @@ export interface RampFill {
   readonly by: RampBy;
 }
 
-export type FillValue = ColorValue | CycleFill | RampFill;
+interface GradientFields {
+  readonly stops: readonly StopValue[];
+  readonly midpoint: NumberValue;
+  readonly over: GradientOver;
+}
+
+/** Colours along a line over each copy or the whole part; 0° is up. */
+export interface LinearFill extends GradientFields {
+  readonly kind: "linear";
+  readonly angle: NumberValue;
+}
+
+/** Colours from a point outwards; place in shares of the box, radius in shares of half its longer side. */
+export interface RadialFill extends GradientFields {
+  readonly kind: "radial";
+  readonly center: PairValue;
+  readonly radius: NumberValue;
+}
+
+export type GradientFill = LinearFill | RadialFill;
+
+export type FillValue = ColorValue | CycleFill | RampFill | GradientFill;
 
 export interface LineValue {
   /** Millimetres in the motif's own size: a smaller copy has a thinner line. */

@@ -10,3 +10,7 @@ export const GUIDE_PLACE: Limits = { min: -10_000, max: 10_000, whole: false };
 export const GUIDE_ANGLE: Limits = { min: -3_600, max: 3_600, whole: false };
 export const GUIDE_POINTS: Limits = { min: 2, max: 1_000, whole: true };
 export const STOP: Limits = { min: 0, max: 1, whole: false };
+export const GRADIENT_ANGLE: Limits = { min: -3_600, max: 3_600, whole: false };
+/** In shares of the box, which a centre may stand outside of. */
+export const GRADIENT_PLACE: Limits = { min: -10, max: 10, whole: false };
+export const GRADIENT_RADIUS: Limits = { min: 0.001, max: 100, whole: false };

@@ -1,5 +1,6 @@
 import { array, boolean, lazy, mixed, string, ValidationError, type ISchema } from "yup";
 import { nameTrouble } from "../formula/numbers";
+import { GRADIENT_OVER } from "../finish/gradient";
 import { RAMP_BY } from "../finish/paint";
 import { FACE_PAINTS, JOIN_MODES } from "../join/modes";
 import { MOTIFS, motifOf } from "../motif/list";
@@ -8,6 +9,9 @@ import { BLENDS, CAPS, FORMAT, JOINS, ROLES } from "./design";
 import type { FieldTable } from "./field";
 import {
   DASH,
+  GRADIENT_ANGLE,
+  GRADIENT_PLACE,
+  GRADIENT_RADIUS,
   GUIDE_ANGLE,
   GUIDE_PLACE,
   GUIDE_POINTS,
@@ -29,7 +33,7 @@ import {
   MOST_RULES,
 } from "./most";
 import { PLACE_LIMITS } from "./place";
-import { color, exactly, fieldSchema, isRecord, numberValue, plainNumber, words } from "./schemaPieces";
+import { color, exactly, fieldSchema, isRecord, numberValue, pairOf, plainNumber, words } from "./schemaPieces";
 import { UNITS } from "./units";
 
 /** Every entry's name differs from the others'; each repeated one is an error at its own path. */
@@ -98,7 +102,7 @@ function kindTest(kinds: readonly string[]) {
 }
 
 const cycle = exactly({
-  kind: string().required().oneOf(["cycle", "ramp"]),
+  kind: string().required().oneOf(["cycle", "ramp", "linear", "radial"]),
   colors: array(color().required()).min(1).max(100).required(),
   by: string().matches(
     /^(index|ring|row|column|rule:[1-9]\d?)$/,
@@ -106,19 +110,34 @@ const cycle = exactly({
   ),
 });
 
-const ramp = exactly({
-  kind: string().required().oneOf(["ramp"]),
-  stops: array(exactly({ at: numberValue(STOP).required(), color: color().required() }))
+const stops = () =>
+  array(exactly({ at: numberValue(STOP).required(), color: color().required() }))
     .min(1)
     .max(100)
-    .required(),
-  by: string().oneOf(RAMP_BY),
-});
+    .required();
+
+const gradient = {
+  stops: stops(),
+  midpoint: numberValue(STOP),
+  over: string().oneOf(GRADIENT_OVER),
+};
+
+const FILLS: Readonly<Record<string, ReturnType<typeof exactly>>> = {
+  cycle,
+  ramp: exactly({ kind: string().required(), stops: stops(), by: string().oneOf(RAMP_BY) }),
+  linear: exactly({ kind: string().required(), angle: numberValue(GRADIENT_ANGLE), ...gradient }),
+  radial: exactly({
+    kind: string().required(),
+    center: pairOf(GRADIENT_PLACE).default(undefined).optional(),
+    radius: numberValue(GRADIENT_RADIUS),
+    ...gradient,
+  }),
+};
 
 function fill() {
   return lazy((value: unknown) => {
     if (!isRecord(value)) return color().nullable();
-    return value.kind === "ramp" ? ramp : cycle;
+    return typeof value.kind === "string" && Object.hasOwn(FILLS, value.kind) ? (FILLS[value.kind] ?? cycle) : cycle;
   });
 }
 

@@ -6,6 +6,8 @@ import {
   FINISH_DEFAULT,
   JOIN_DEFAULT,
   LINE_DEFAULT,
+  LINEAR_DEFAULT,
+  RADIAL_DEFAULT,
   newPart,
   SHEET_DEFAULT,
   withoutFieldDefaults,
@@ -71,10 +73,17 @@ function lineToFile(line: NonNullable<Finish["line"]>): Json {
   return { ...rest, ...(paint !== undefined && { paint: fillToFile(paint) }) };
 }
 
+/** What each kind of fill has where the file leaves it out. */
+const FILL_DEFAULTS: Readonly<Record<string, Json>> = {
+  cycle: { by: "index" },
+  ramp: { by: "index" },
+  linear: { ...LINEAR_DEFAULT },
+  radial: { ...RADIAL_DEFAULT },
+};
+
 function fillToFile(fill: unknown): unknown {
-  if (typeof fill !== "object" || fill === null || !("by" in fill) || fill.by !== "index") return fill;
-  const { by: _standard, ...rest } = fill;
-  return rest;
+  if (typeof fill !== "object" || fill === null || !("kind" in fill) || typeof fill.kind !== "string") return fill;
+  return { kind: fill.kind, ...differing(fill, FILL_DEFAULTS[fill.kind] ?? {}) };
 }
 
 function some(key: string, content: Json): Json {

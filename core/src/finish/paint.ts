@@ -1,4 +1,5 @@
 import { lastCounting, indexUnder, matrixAt, numberUnder, type Counting, type Placements } from "../rules/placements";
+import { middleOf, type Gradient } from "./gradient";
 import { mixRamp } from "./ramp";
 
 const COUNTINGS: ReadonlyMap<string, Counting> = new Map([
@@ -24,13 +25,15 @@ export type Paint =
   | { readonly kind: "cycle"; readonly colors: readonly string[]; readonly by: string }
   /** Colours mixed along a ramp, from stop to stop. */
   | { readonly kind: "ramp"; readonly stops: readonly Stop[]; readonly by: RampBy }
+  /** Colours that change over each copy, or over the whole part. */
+  | Gradient
   /** A colour for each outline, null for a hollow one. */
   | { readonly kind: "each"; readonly colors: readonly (string | null)[] };
 
 /** What shows nothing, as a colour. */
 const CLEAR = "#00000000";
 
-/** A function from a copy's number to its colour. */
+/** A function from a copy's number to its colour; a gradient's middle one stands for it. */
 export function colorAt(paint: Paint, placements: Placements): (copy: number) => string {
   switch (paint.kind) {
     case "flat":
@@ -38,6 +41,11 @@ export function colorAt(paint: Paint, placements: Placements): (copy: number) =>
     case "cycle": {
       const indexOf = turnTaker(paint, placements);
       return (copy) => paint.colors[indexOf(copy)] ?? "#000000";
+    }
+    case "linear":
+    case "radial": {
+      const middle = middleOf(paint);
+      return () => middle;
     }
     case "each":
       return (copy) => paint.colors[copy] ?? CLEAR;
@@ -87,4 +95,8 @@ function rampShare(by: RampBy, placements: Placements): (copy: number) => number
       return (copy) => (furthest > 0 ? distance(copy) / furthest : 0);
     }
   }
+}
+
+export function isGradient(paint: Paint): paint is Gradient {
+  return paint.kind === "linear" || paint.kind === "radial";
 }

@@ -1,8 +1,25 @@
 import { paletteNameOf } from "../design/colors";
-import type { Cap, ColorValue, FillValue, Finish, LineJoin, LineValue } from "../design/design";
+import type {
+  Cap,
+  ColorValue,
+  FillValue,
+  Finish,
+  GradientFill,
+  LineJoin,
+  LineValue,
+  StopValue,
+} from "../design/design";
 import type { Resolver } from "../design/resolver";
-import { DASH, LINE_WIDTH, OPACITY, STOP } from "../design/designLimits";
-import type { Paint } from "./paint";
+import {
+  DASH,
+  GRADIENT_ANGLE,
+  GRADIENT_PLACE,
+  GRADIENT_RADIUS,
+  LINE_WIDTH,
+  OPACITY,
+  STOP,
+} from "../design/designLimits";
+import type { Paint, Stop } from "./paint";
 
 export interface ResolvedLine {
   /** Millimetres in the motif's own size. */
@@ -54,13 +71,44 @@ function resolveLine(
 function resolvePaint(fill: FillValue, palette: ReadonlyMap<string, string>, resolver: Resolver, path: string): Paint {
   if (typeof fill === "string") return { kind: "flat", color: resolveColor(fill, palette) };
   if (fill.kind === "ramp") {
-    const stops = fill.stops.map(({ at, color }, index) => ({
-      at: resolver.number(at, STOP, `${path}.stops[${index}].at`),
-      color: resolveColor(color, palette),
-    }));
-    return { kind: "ramp", stops, by: fill.by };
+    return { kind: "ramp", stops: resolveStops(fill.stops, palette, resolver, path), by: fill.by };
   }
+  if (fill.kind === "linear" || fill.kind === "radial") return resolveGradient(fill, palette, resolver, path);
   return { kind: "cycle", colors: fill.colors.map((color) => resolveColor(color, palette)), by: fill.by };
+}
+
+function resolveGradient(
+  fill: GradientFill,
+  palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
+): Paint {
+  const shared = {
+    over: fill.over,
+    midpoint: resolver.number(fill.midpoint, STOP, `${path}.midpoint`),
+    stops: resolveStops(fill.stops, palette, resolver, path),
+  };
+  if (fill.kind === "linear") {
+    return { kind: "linear", angle: resolver.number(fill.angle, GRADIENT_ANGLE, `${path}.angle`), ...shared };
+  }
+  const center = {
+    x: resolver.number(fill.center.x, GRADIENT_PLACE, `${path}.center.x`),
+    y: resolver.number(fill.center.y, GRADIENT_PLACE, `${path}.center.y`),
+  };
+  const radius = resolver.number(fill.radius, GRADIENT_RADIUS, `${path}.radius`);
+  return { kind: "radial", center, radius, ...shared };
+}
+
+function resolveStops(
+  stops: readonly StopValue[],
+  palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
+): Stop[] {
+  return stops.map(({ at, color }, index) => ({
+    at: resolver.number(at, STOP, `${path}.stops[${index}].at`),
+    color: resolveColor(color, palette),
+  }));
 }
 
 /** A colour as `#RRGGBB` or `#RRGGBBAA`. A palette name that has gone is black, which shows. */

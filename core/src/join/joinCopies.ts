@@ -1,4 +1,4 @@
-import { arrange, type Face } from "../geometry/arrangement/arrange";
+import { arrange } from "../geometry/arrangement/arrange";
 import { withoutDoubled } from "../geometry/arrangement/lines";
 import { combine } from "../geometry/boolean/boolean";
 import { IDENTITY } from "../geometry/matrix";
@@ -150,16 +150,17 @@ function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
   const outlines = outlinesOf(composed);
   // What keeps also bounds: faces end at its edge.
   const bounding = limits.kept ? [...outlines, limits.kept] : outlines;
-  const { faces } = arrange(bounding);
   const keeper = limits.kept ? outlines.length : -1;
-  const inside = keeper < 0 ? faces : faces.filter(({ covering }) => covering.includes(keeper));
-  const coverers = (face: Face) => face.covering.filter((source) => source !== keeper).length;
+  const isKept = (covering: readonly number[]) => keeper < 0 || covering.includes(keeper);
+  const coverers = (covering: readonly number[]) => covering.filter((source) => source !== keeper).length;
   const lineArt = outlines.every((path) => isArea(path).length === 0);
+  const { faces } = arrange(bounding, (covering) => isKept(covering) && (lineArt || coverers(covering) > 0));
+  const inside = faces.filter(({ covering }) => isKept(covering));
   const orbits = orbitsOf(inside, composed.placements, asked.centre);
   const numbers = inside.map((face, index) => {
     // A region between copies that none of them covers stays hollow, unless only lines bound it.
-    if (coverers(face) === 0 && !lineArt) return -1;
-    if (asked.paint === "depth") return Math.max(0, coverers(face) - 1);
+    if (coverers(face.covering) === 0 && !lineArt) return -1;
+    if (asked.paint === "depth") return Math.max(0, coverers(face.covering) - 1);
     return asked.paint === "alternate" ? face.group : (orbits[index] ?? 0);
   });
   const cut = { taken: limits.taken, kept: null };

@@ -1,7 +1,8 @@
 import type { Design } from "../design/design";
 import { MILLIMETRES_PER, type Unit } from "../design/units";
 import { writeDesign } from "../design/write";
-import { colorAt, type Paint } from "../finish/paint";
+import { colorAt, isGradient, type Paint } from "../finish/paint";
+import { gradientLines, gradientName } from "./svgGradients";
 import { buildScene } from "../scene/sceneBuilder";
 import { madeParts } from "../scene/made";
 import type { PartScene, Scene } from "../scene/scene";
@@ -46,6 +47,7 @@ export function svgOfScene(scene: Scene, { title, unit, embed }: SvgOptions): st
       : [`<metadata><design xmlns="${DESIGN_NAMESPACE}">${escapeText(embed)}</design></metadata>`]),
     `<defs>`,
     ...parts.flatMap(({ id, geometry }) => motifLines(id, geometry)),
+    ...parts.flatMap(gradientLines),
     `</defs>`,
     ...(ground === null
       ? []
@@ -118,8 +120,8 @@ function flat(property: "fill" | "stroke", paint: Paint): string[] {
 function copyLines({ id, geometry, finish }: PartScene): string[] {
   const { placements } = geometry;
   const paints = [
-    ...(finish.fill ? [changing("fill", finish.fill, placements)] : []),
-    ...(finish.line ? [changing("stroke", finish.line.paint, placements)] : []),
+    ...(finish.fill ? [changing("fill", finish.fill, placements, id)] : []),
+    ...(finish.line ? [changing("stroke", finish.line.paint, placements, id)] : []),
   ];
   const opacityOf = (copy: number) => {
     const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);
@@ -144,8 +146,13 @@ function changing(
   property: "fill" | "stroke",
   paint: Paint,
   placements: PartScene["geometry"]["placements"],
+  part: string,
 ): (copy: number) => string {
   if (paint.kind === "flat") return () => "";
+  if (isGradient(paint)) {
+    const numberOf = (copy: number) => (paint.over === "whole" ? copy : (placements.shapeOf?.[copy] ?? 0));
+    return (copy) => attribute(property, `url(#${gradientName(part, property, numberOf(copy))})`);
+  }
   const colorOf = colorAt(paint, placements);
   return (copy) => paintAttributes(property, colorOf(copy));
 }

@@ -20,6 +20,8 @@ function colorsIn(fill: Paint | null): readonly (string | null)[] {
     case "each":
       return fill.colors;
     case "ramp":
+    case "linear":
+    case "radial":
       return fill.stops.map(({ color }) => color);
   }
 }

@@ -1,4 +1,4 @@
-import { colorAt } from "../finish/paint";
+import { colorAt, isGradient } from "../finish/paint";
 import { multiply, type Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
 import { pieceOutline, type Drawing, type Piece, type PieceLine, type PiecePaint } from "../motif/drawing";
@@ -36,7 +36,12 @@ export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix)
     }
   }
   const path: Path = pieces.flatMap(pieceOutline);
-  const told = blend === "normal" ? [] : ["a part that is a motif keeps its colours, but not how it blends"];
+  const told = [
+    ...(blend === "normal" ? [] : ["a part that is a motif keeps its colours, but not how it blends"]),
+    ...([fill, line?.paint].some((paint) => paint && isGradient(paint))
+      ? ["a gradient of a part that is a motif shows its middle colour"]
+      : []),
+  ];
   return { path, pieces, told };
 }
 

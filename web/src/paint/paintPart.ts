@@ -1,4 +1,5 @@
-import { colorAt, type Paint, type PartScene, type Placements, type PieceLine, type Shape } from "@twin-petal/core";
+import { colorAt, isGradient, type Paint, type PartScene, type PieceLine, type Shape } from "@twin-petal/core";
+import { gradientStyles } from "./gradientStyle";
 import { WHOLE, type Look } from "./look";
 import { motifPath, reachOf } from "./motifPath";
 import { paintPieces } from "./paintPieces";
@@ -48,8 +49,8 @@ export async function paintPart(
   const count = Math.min(placements.count, look.most(part));
   const { fill, line } = part.finish;
   const outlines = shapes.map((shape) => outlineOf(shape, line?.width ?? 0));
-  const fills = brush(fill, shapes, placements);
-  const strokes = brush(line && line.width > 0 ? line.paint : null, shapes, placements);
+  const fills = brush(fill, { shapes, placements }, part);
+  const strokes = brush(line && line.width > 0 ? line.paint : null, { shapes, placements }, part);
   setLine(context, line);
   context.globalAlpha = part.finish.opacity;
   for (let copy = 0; copy < count; copy++) {
@@ -131,8 +132,15 @@ function outlineOf({ path, pieces }: Shape, width: number): Outline {
 }
 
 /** Sets the colour of one copy, and only when it differs from the copy before. */
-function brush(paint: Paint | null, shapes: readonly Shape[], placements: Placements) {
+function brush(paint: Paint | null, painted: Pick<PartScene["geometry"], "shapes" | "placements">, part: PartScene) {
   if (!paint) return null;
+  const { shapes, placements } = painted;
+  if (isGradient(paint)) {
+    const styleOf = gradientStyles(paint, painted, part);
+    return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
+      context[style] = styleOf(context, copy);
+    };
+  }
   const colorOf = colorAt(paint, placements);
   // Pieces change the colour in between.
   const always = shapes.some(({ pieces }) => pieces !== null);

@@ -21,7 +21,7 @@ export interface Face {
   readonly area: number;
   /** The centre of its area. */
   readonly centre: Point;
-  /** 0 or 1, so that faces with an edge in common differ wherever that is possible. */
+  /** 0 or 1, so that coloured faces with an edge in common differ wherever that is possible. */
   readonly group: 0 | 1;
 }
 
@@ -38,7 +38,11 @@ export interface Arrangement {
  * The closed regions that outlines bound together. Lines that do not close bound faces where they cross others,
  * and cover nothing. Curves stay the curves they were, cut where outlines cross.
  */
-export function arrange(outlines: readonly Path[]): Arrangement {
+export function arrange(
+  outlines: readonly Path[],
+  /** Which faces are coloured at all, by what covers them. */
+  isColored: (covering: readonly number[]) => boolean = () => true,
+): Arrangement {
   const facets = facetsOf(outlines, ARRANGED_WITHIN, "open");
   const nodes = new Nodes();
   const edges = splitEdges(outlineEdges(outlines, facets, nodes).flat(), nodes);
@@ -46,7 +50,7 @@ export function arrange(outlines: readonly Path[]): Arrangement {
   const { cycles, cycleOf } = cyclesOf(halves, nodes);
   const nests = nest(cycles, halves, nodes);
   const covers = coversOf(cycles, cycleOf, nests, halves);
-  const groups = groupsOf(cycles, cycleOf, nests, covers);
+  const groups = groupsOf(cycles, cycleOf, nests, covers, isColored);
   const index = chordIndexOf(facets);
   const faces = cycles.flatMap((cycle, number): Face[] => {
     if (cycle.area <= 0) return [];

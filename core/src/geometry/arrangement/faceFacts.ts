@@ -61,16 +61,18 @@ export function coversOf(
   );
 }
 
-/** Groups that alternate from face to face, beginning where fewest outlines cover; the outside belongs to none. */
+/** Groups that alternate from coloured face to coloured face, beginning where fewest outlines cover. */
 export function groupsOf(
   cycles: readonly Cycle[],
   cycleOf: Int32Array,
   nests: readonly number[],
   covers: readonly (readonly number[])[],
+  isColored: (covering: readonly number[]) => boolean,
 ): Int8Array {
   const groups = new Int8Array(cycles.length).fill(-1);
   const depth = (face: number) => covers[face]?.length ?? 0;
-  const faces = cycles.flatMap(({ area }, number) => (area > 0 ? [number] : []));
+  const takesPart = (face: number) => isColored(covers[face] ?? []);
+  const faces = cycles.flatMap(({ area }, number) => (area > 0 && takesPart(number) ? [number] : []));
   const walksOf = new Map<number, number[]>();
   nests.forEach((face, walk) => walksOf.set(face, [...(walksOf.get(face) ?? []), walk]));
   for (const start of [...faces].sort((a, b) => depth(a) - depth(b) || a - b)) {
@@ -80,7 +82,7 @@ export function groupsOf(
     for (let face = open.pop(); face !== undefined; face = open.pop()) {
       for (const half of (walksOf.get(face) ?? []).flatMap((walk) => cycles[walk]?.halves ?? [])) {
         const across = nests[cycleOf[half ^ 1] ?? -1] ?? -1;
-        if (across < 0 || groups[across] !== -1) continue;
+        if (across < 0 || groups[across] !== -1 || !takesPart(across)) continue;
         groups[across] = groups[face] === 0 ? 1 : 0;
         open.push(across);
       }

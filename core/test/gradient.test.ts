@@ -1,0 +1,87 @@
+import { describe, expect, test } from "@jest/globals";
+import { makeSvg, parseDesign, placeGradient, readDesign, writeDesign, type Gradient } from "../src";
+import { partDesign } from "./testDesign";
+import { partOf } from "./scenes";
+
+const BOX = { left: -10, top: -20, right: 30, bottom: 10 };
+const stops = [
+  { at: 0, color: "#000000" },
+  { at: 1, color: "#FFFFFF" },
+];
+const linear = (more: object = {}): Gradient => ({
+  kind: "linear",
+  angle: 0,
+  stops,
+  midpoint: 0.5,
+  over: "copy",
+  ...more,
+});
+const radial: Gradient = { kind: "radial", center: { x: 0.5, y: 0.25 }, radius: 1, stops, midpoint: 0.5, over: "copy" };
+
+describe("gradients laid over a box", () => {
+  test("a line from side to side at 0° and 90°, from corner to corner askew", () => {
+    expect(placeGradient(linear(), BOX)).toMatchObject({ from: { x: 10, y: 10 }, to: { x: 10, y: -20 } });
+    const level = placeGradient(linear({ angle: 90 }), BOX);
+    if (level.kind !== "linear") throw new Error("no line");
+    expect(level.from.x).toBeCloseTo(-10, 9);
+    expect(level.to.x).toBeCloseTo(30, 9);
+    const askew = placeGradient(linear({ angle: 45 }), BOX);
+    if (askew.kind !== "linear") throw new Error("no line");
+    // Its ends see the lower left and the upper right corner straight across.
+    const across = (p: { x: number; y: number }, q: { x: number; y: number }) => q.x - p.x - (q.y - p.y);
+    expect(across(askew.from, { x: -10, y: 10 })).toBeCloseTo(0, 9);
+    expect(across(askew.to, { x: 30, y: -20 })).toBeCloseTo(0, 9);
+  });
+
+  test("a circle about a place in the box, its radius in shares of half the longer side", () => {
+    expect(placeGradient(radial, BOX)).toMatchObject({ centre: { x: 10, y: -12.5 }, radius: 20 });
+  });
+
+  test("colours mix in OKLab, half and half at the midpoint", () => {
+    const colorNear = (gradient: Gradient, share: number) =>
+      placeGradient(gradient, BOX).stops.reduce((best, stop) =>
+        Math.abs(stop.at - share) < Math.abs(best.at - share) ? stop : best,
+      ).color;
+    expect(colorNear(linear(), 0.5)).toBe("#636363");
+    expect(colorNear(linear({ midpoint: 0.25 }), 0.25)).toBe("#636363");
+    expect(colorNear(linear(), 0)).toBe("#000000");
+    expect(colorNear(linear(), 1)).toBe("#FFFFFF");
+  });
+});
+
+describe("gradients in a design", () => {
+  const fill = { kind: "linear", angle: 30, stops, over: "whole" };
+  const design = partDesign({ kind: "disc", radius: 10 }, [{ kind: "turn", count: 3, pivot: { x: 20, y: 0 } }], {
+    finish: { fill },
+  });
+
+  test("survive a round trip, defaults left out", () => {
+    const text = writeDesign(design);
+    expect(parseDesign(text).design).toEqual(design);
+    expect(text).not.toContain("midpoint");
+    expect(partOf(design).finish.fill).toEqual({ ...fill, midpoint: 0.5 });
+  });
+
+  test("faults are told at their paths", () => {
+    const faulty = { kind: "radial", center: { x: 0.5, y: 99 }, stops: [{ at: 2, color: "red" }], over: "sky" };
+    const { problems } = readDesign({
+      format: "twin-petal/1",
+      parts: [{ id: "a", motif: { kind: "disc" }, finish: { fill: faulty } }],
+    });
+    expect(problems.map(({ path }) => path).sort()).toEqual(
+      ["center.y", "over", "stops[0].at", "stops[0].color"].map((field) => `parts[0].finish.fill.${field}`),
+    );
+  });
+
+  test("in SVG: one for each outline over each copy, one for each copy over the whole", () => {
+    const whole = makeSvg(design);
+    expect(whole.match(/<linearGradient /g)).toHaveLength(3);
+    expect(whole.match(/gradientTransform=/g)).toHaveLength(3);
+    expect(whole).toContain(`fill="url(#fill-a-3)"`);
+    const each = makeSvg(
+      partDesign({ kind: "disc" }, [{ kind: "turn", count: 3 }], { finish: { fill: { ...fill, over: "copy" } } }),
+    );
+    expect(each.match(/<linearGradient /g)).toHaveLength(1);
+    expect(each.match(/fill="url\(#fill-a-1\)"/g)).toHaveLength(3);
+  });
+});

@@ -1,10 +1,12 @@
-/** Sees that Chromium and the SVG viewer the tests compare with are there; installs them from Debian's packages where it may. */
+/** Sees that Chromium and the SVG and PDF viewers the tests compare with are there; installs them from Debian's packages where it may. */
 import { execSync } from "node:child_process";
 import { existsSync } from "node:fs";
 
 const NEEDED = [
   { file: "/usr/bin/chromium", name: "chromium" },
   { file: "/usr/bin/rsvg-convert", name: "librsvg2-bin" },
+  { file: "/usr/bin/pdftoppm", name: "poppler-utils" },
+  { file: "/usr/bin/qpdf", name: "qpdf" },
 ];
 
 const missing = NEEDED.filter(({ file }) => !existsSync(file)).map(({ name }) => name);

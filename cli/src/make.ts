@@ -69,8 +69,9 @@ async function readInput(path: string): Promise<Design> {
 
 function onlyPart(design: Design, id: string | undefined): Design {
   if (id === undefined) return design;
-  const parts = design.parts.filter((part) => part.id === id);
-  if (parts.length > 0) return { ...design, parts };
+  // The others stay, unseen: the part may follow them.
+  const parts = design.parts.map((part) => (part.id === id ? part : { ...part, visible: false }));
+  if (parts.some((part) => part.id === id)) return { ...design, parts };
   const known = design.parts.map((part) => part.id).join(", ") || "none";
   throw new Failure(`--part ${id}: the design has no such part; it has ${known}`, EXIT_BAD_DESIGN);
 }
@@ -93,7 +94,7 @@ async function main(): Promise<void> {
   const refusal = format.refuses?.(design, { dpi });
   if (refusal) throw new Failure(refusal, EXIT_FAILED);
   await prepareInNode(design, format.extension);
-  await writeWhole(output, format.make(design, { dpi }));
+  await writeWhole(output, await format.make(design, { dpi }));
 }
 
 main().catch((error: unknown) => {

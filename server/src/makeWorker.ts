@@ -27,5 +27,5 @@ export default async function make({ content, as, dpi }: MakeTask): Promise<Make
   const refusal = format.refuses?.(design, { dpi });
   if (refusal) return { refusal };
   await prepareInNode(design, as);
-  return { made: format.make(design, { dpi }) };
+  return { made: await format.make(design, { dpi }) };
 }

@@ -15,5 +15,5 @@ export interface Format {
   readonly needsRasteriser?: true;
   /** Why this design cannot be made with these options, or null. */
   refuses?: (design: Design, options: MakeOptions) => string | null;
-  make: (design: Design, options: MakeOptions) => string | Uint8Array<ArrayBuffer>;
+  make: (design: Design, options: MakeOptions) => string | Uint8Array<ArrayBuffer> | Promise<Uint8Array<ArrayBuffer>>;
 }

@@ -2,6 +2,7 @@ import { resolveDesign } from "../design/resolve";
 import type { Design } from "../design/design";
 import { writeDesign } from "../design/write";
 import type { Format } from "./format";
+import { makePdf } from "./pdf/pdf";
 import { makePng, MOST_PIXELS, pixelsOf } from "./png";
 import { makeSceneJson } from "./sceneJson";
 import { makeSvg } from "./svg";
@@ -9,6 +10,7 @@ import { makeSvg } from "./svg";
 /** Every format a design can be made into, in the order they are offered. */
 export const FORMATS: readonly Format[] = [
   { extension: "svg", mediaType: "image/svg+xml", make: makeSvg },
+  { extension: "pdf", mediaType: "application/pdf", make: makePdf },
   {
     extension: "png",
     mediaType: "image/png",

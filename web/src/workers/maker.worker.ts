@@ -23,7 +23,7 @@ const maker = {
     if (refusal) return { refusal };
     await prepareInBrowser(design);
     if (format.needsRasteriser) await loadRasteriser(() => fetch(rasteriserUrl));
-    return { file: new Blob([format.make(design, { dpi })], { type: format.mediaType }) };
+    return { file: new Blob([await format.make(design, { dpi })], { type: format.mediaType }) };
   },
 
   /** Reads a picture from another program. */

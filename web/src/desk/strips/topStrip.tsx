@@ -18,6 +18,7 @@ const ZOOM_STEP = 1.25;
 
 const FORMAT_WORDS: Readonly<Record<string, string>> = {
   svg: "vectors at real size; opens here again",
+  pdf: "vectors on a page at real size",
   png: "a picture at 300 dpi",
   "petal.json": "the design file",
   "scene.json": "every copy’s place, as numbers",

@@ -1,0 +1,63 @@
+import type { Design } from "../../design/design";
+import type { Matrix } from "../../geometry/matrix";
+import { buildScene } from "../../scene/sceneBuilder";
+import { madeParts } from "../../scene/made";
+import type { PartScene, Scene } from "../../scene/scene";
+import { channelsOf, pdfMatrix, pdfNumbers } from "./operators";
+import { partContent } from "./partContent";
+import { Resources } from "./resources";
+
+/** Points a millimetre. */
+const POINTS = 72 / 25.4;
+
+/** The design as a PDF of one page at real size, vectors throughout. */
+export async function makePdf(design: Design): Promise<Uint8Array<ArrayBuffer>> {
+  const scene = buildScene(design);
+  // Loaded only when a PDF is made: it is large.
+  const { PDFDocument, PDFName } = await import("pdf-lib");
+  const document = await PDFDocument.create();
+  document.setTitle(design.name);
+  document.setProducer("Twin Petal");
+  // The same design gives the same bytes.
+  document.setCreationDate(new Date(0));
+  document.setModificationDate(new Date(0));
+  const { width, height } = scene.sheet;
+  const page = document.addPage([width * POINTS, height * POINTS]);
+  const { context } = document;
+  const resources = new Resources(context);
+  // Millimetres about the middle, y down, to points from the lower left corner, y up.
+  const toPage: Matrix = [POINTS, 0, 0, -POINTS, (width / 2) * POINTS, (height / 2) * POINTS];
+  const content = [
+    pdfMatrix(toPage),
+    ...groundContent(scene),
+    ...madeParts(scene).map((part) => blended(part, resources, toPage, scene)),
+  ].join("\n");
+  page.node.set(PDFName.of("Contents"), context.register(context.flateStream(content)));
+  page.node.set(PDFName.of("Resources"), resources.dictionary());
+  return new Uint8Array(await document.save({ useObjectStreams: true }));
+}
+
+function groundContent({ sheet: { ground, width, height } }: Scene): string[] {
+  if (ground === null) return [];
+  return [`q ${pdfNumbers(channelsOf(ground).rgb)} rg ${pdfNumbers([-width / 2, -height / 2, width, height])} re f Q`];
+}
+
+/** A part that blends is a group of its own: its copies blend as one with what is below. */
+function blended(part: PartScene, resources: Resources, toPage: Matrix, { sheet }: Scene): string {
+  if (part.blend === "normal") return partContent(part, resources, toPage);
+  const { context } = resources;
+  const name = resources.form(part.id, () => {
+    const own = new Resources(context);
+    // A form's patterns go by the form's own space, which is the sheet's.
+    const content = partContent(part, own, [1, 0, 0, 1, 0, 0]);
+    const stream = context.flateStream(content, {
+      Type: "XObject",
+      Subtype: "Form",
+      BBox: [-sheet.width / 2, -sheet.height / 2, sheet.width / 2, sheet.height / 2],
+      Group: { S: "Transparency", I: true },
+      Resources: own.dictionary(),
+    });
+    return context.register(stream);
+  });
+  return `q ${resources.blend(part.blend)} /${name} Do Q`;
+}

@@ -1,0 +1,100 @@
+import type { PDFContext, PDFObject, PDFRef } from "pdf-lib";
+import type { PlacedGradient } from "../../finish/gradient";
+import type { Blend } from "../../design/design";
+import { channelsOf } from "./operators";
+
+/** What a content stream refers to by name: graphics states, patterns, forms. Each is made once. */
+export class Resources {
+  private readonly known = new Map<
+    string,
+    { kind: "ExtGState" | "Pattern" | "XObject"; name: string; object: PDFObject }
+  >();
+
+  constructor(readonly context: PDFContext) {}
+
+  /** The operator that sets the opacity of fills and lines. */
+  opacity(fill: number, line: number): string {
+    const key = `opacity ${fill} ${line}`;
+    return `/${this.add("ExtGState", key, () => this.context.obj({ ca: fill, CA: line }))} gs`;
+  }
+
+  blend(blend: Blend): string {
+    const name = blend.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase());
+    return `/${this.add("ExtGState", `blend ${blend}`, () => this.context.obj({ BM: name }))} gs`;
+  }
+
+  /** The name of a gradient as a pattern of the stream these resources belong to. */
+  gradient(gradient: PlacedGradient, matrix: readonly number[]): string {
+    const key = `gradient ${JSON.stringify([gradient, matrix])}`;
+    return this.add("Pattern", key, () =>
+      this.context.obj({
+        Type: "Pattern",
+        PatternType: 2,
+        Matrix: [...matrix],
+        Shading: shadingOf(this.context, gradient),
+      }),
+    );
+  }
+
+  /** The name of a form, drawn in a space of its own. */
+  form(key: string, make: () => PDFRef): string {
+    return this.add("XObject", key, make);
+  }
+
+  dictionary(): PDFObject {
+    const kinds: Record<string, Record<string, PDFObject>> = {};
+    for (const { kind, name, object } of this.known.values()) kinds[kind] = { ...kinds[kind], [name]: object };
+    return this.context.obj(kinds);
+  }
+
+  private add(kind: "ExtGState" | "Pattern" | "XObject", key: string, make: () => PDFObject): string {
+    const known = this.known.get(key);
+    if (known) return known.name;
+    const name = `${kind.charAt(0)}${this.known.size}`;
+    this.known.set(key, { kind, name, object: make() });
+    return name;
+  }
+}
+
+/** An axial or radial shading whose colours are told stop by stop. */
+function shadingOf(context: PDFContext, gradient: PlacedGradient): PDFObject {
+  const coordinates =
+    gradient.kind === "linear"
+      ? [gradient.from.x, gradient.from.y, gradient.to.x, gradient.to.y]
+      : [gradient.centre.x, gradient.centre.y, 0, gradient.centre.x, gradient.centre.y, gradient.radius];
+  return context.obj({
+    ShadingType: gradient.kind === "linear" ? 2 : 3,
+    ColorSpace: "DeviceRGB",
+    Coords: coordinates,
+    Extend: [true, true],
+    Function: functionOf(context, gradient.stops),
+  });
+}
+
+function functionOf(context: PDFContext, stops: PlacedGradient["stops"]): PDFObject {
+  const [first] = stops;
+  const last = stops.at(-1);
+  if (!first || !last) throw new Error("a gradient without colours");
+  // The colours before the first stop and after the last one go on to the ends.
+  const whole = [
+    ...(first.at > 0 ? [{ ...first, at: 0 }] : []),
+    ...stops,
+    ...(last.at < 1 ? [{ ...last, at: 1 }] : []),
+  ];
+  const pieces = whole.slice(1).map((stop, index) => ({
+    FunctionType: 2,
+    Domain: [0, 1],
+    N: 1,
+    C0: [...channelsOf(whole[index]?.color ?? first.color).rgb],
+    C1: [...channelsOf(stop.color).rgb],
+  }));
+  const [only] = pieces;
+  if (pieces.length === 1 && only) return context.obj(only);
+  return context.obj({
+    FunctionType: 3,
+    Domain: [0, 1],
+    Functions: pieces,
+    Bounds: whole.slice(1, -1).map(({ at }) => at),
+    Encode: pieces.flatMap(() => [0, 1]),
+  });
+}

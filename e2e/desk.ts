@@ -21,7 +21,8 @@ export class Desk {
     await this.page.goto("/");
     await this.page.getByRole("button", { name: "New design" }).click();
     await this.page.getByRole("menuitem", { name: "Empty sheet" }).click();
-    await expect(this.page.getByText("What is to be repeated?")).toBeVisible();
+    // The first desk on a fresh server comes while every demo design's picture is being made.
+    await expect(this.page.getByText("What is to be repeated?")).toBeVisible({ timeout: 30_000 });
   }
 
   number(name: string): Locator {

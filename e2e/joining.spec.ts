@@ -27,7 +27,11 @@ test("copies are merged, then even-odd, chosen from live pictures; undone; and t
   await page.getByRole("button", { name: "Undo: join: even-odd" }).click();
   await expect.poll(async () => countPixels(await desk.picture(), GREEN) / whole).toBeCloseTo(1, 2);
   await page.getByRole("button", { name: "join: apart" }).focus();
-  await desk.keys("Enter", "ArrowDown", "Enter");
+  await desk.keys("Enter");
+  await expect(page.getByRole("menuitem", { name: /^apart/i })).toBeFocused();
+  await desk.keys("ArrowDown");
+  await expect(page.getByRole("menuitem", { name: /^merged/i })).toBeFocused();
+  await desk.keys("Enter");
   await expect(page.getByRole("button", { name: "join: merged", exact: true })).toBeVisible();
   expect((await desk.file()).parts[0]).toMatchObject({ join: { mode: "merge" } });
 });

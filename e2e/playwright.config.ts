@@ -8,8 +8,8 @@ export default defineConfig({
   forbidOnly: true,
   retries: process.env.CI ? 1 : 0,
   fullyParallel: true,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   reporter: process.env.CI ? [["line"]] : [["list"]],
   use: {
     viewport: { width: 1280, height: 800 },

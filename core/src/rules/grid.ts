@@ -173,38 +173,38 @@ function sized(values: GridValues): GridValues {
 
 function gridLinks(values: GridValues): LinkReport[] {
   const { pitch } = sized(values);
-  const across = columnsOf(values);
-  const down = rowsOf(values);
-  const storedPitch = (x: number, y: number): FieldValue =>
-    hasOwnRowPitch(values) ? { x: tidy(x), y: tidy(y) } : tidy(x);
-  const columns: LinkReport = {
-    ...across,
-    about: "columns",
-    quantity: "length",
-    fields: { count: "columns", spacing: "pitch.x", span: "width" },
-    letFollow: {
-      count: { width: tidy(across.span), widthSets: "columns", pitch: storedPitch(pitch.x, pitch.y) },
-      spacing: { columns: across.count, width: tidy(across.span), widthSets: undefined },
-      span: { columns: across.count, width: undefined, widthSets: undefined, pitch: storedPitch(pitch.x, pitch.y) },
-    },
-    short: null,
-    close: null,
-  };
+  const both = { x: tidy(pitch.x), y: tidy(pitch.y) };
+  const storedPitch = hasOwnRowPitch(values) ? both : both.x;
+  const columns = endToEndLinks(
+    columnsOf(values),
+    { count: "columns", spacing: "pitch.x", span: "width" },
+    storedPitch,
+  );
   if (!hasOwnRowPitch(values)) return [columns];
-  const rows: LinkReport = {
-    ...down,
-    about: "rows",
+  return [columns, endToEndLinks(rowsOf(values), { count: "rows", spacing: "pitch.y", span: "height" }, storedPitch)];
+}
+
+/** Columns, or rows, with their pitch and the span from the first to the last. */
+function endToEndLinks(
+  numbers: LinkedNumbers,
+  fields: LinkReport["fields"] & { readonly count: "columns" | "rows" },
+  pitch: FieldValue,
+): LinkReport {
+  const { count, span } = fields;
+  const sets = `${span}Sets`;
+  return {
+    ...numbers,
+    about: count,
     quantity: "length",
-    fields: { count: "rows", spacing: "pitch.y", span: "height" },
+    fields,
     letFollow: {
-      count: { height: tidy(down.span), heightSets: "rows", pitch: storedPitch(pitch.x, pitch.y) },
-      spacing: { rows: down.count, height: tidy(down.span), heightSets: undefined },
-      span: { rows: down.count, height: undefined, heightSets: undefined, pitch: storedPitch(pitch.x, pitch.y) },
+      count: { [span]: tidy(numbers.span), [sets]: count, pitch },
+      spacing: { [count]: numbers.count, [span]: tidy(numbers.span), [sets]: undefined },
+      span: { [count]: numbers.count, [span]: undefined, [sets]: undefined, pitch },
     },
     short: null,
     close: null,
   };
-  return [columns, rows];
 }
 
 /** How far a column or row stands from the middle one. */

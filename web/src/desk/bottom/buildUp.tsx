@@ -1,11 +1,20 @@
-import { useEffect, useState } from "react";
-import { Pause, Play, SkipBack, StepBack, StepForward } from "lucide-react";
+import { useState } from "react";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
-import { IconButton } from "@/ui/button";
+import { ReplayControls } from "../replay/replayControls";
+import { usePlaying } from "../replay/usePlaying";
 import { usePicture } from "../stage/pictureContext";
 import { buildStages, stageWords } from "./buildStages";
 
 const SPEEDS = [1, 4, 12, 60, 400] as const;
+const WORDS = {
+  start: "Only the source",
+  back: "One copy back",
+  on: "One copy on",
+  play: "Play the build-up",
+  pause: "Pause the build-up",
+  slider: "Copies built up",
+  speed: "copies a second",
+} as const;
 
 /** Replays how the rules make the chosen part, copy by copy or rule by rule. */
 export function BuildUp() {
@@ -22,75 +31,41 @@ export function BuildUp() {
   const named = rounds.map(({ rule, copies }) => ({ kind: rules[rule]?.kind ?? "rule", copies }));
   const stages = buildStages(named, count);
   const shown = built ?? count;
-
-  useEffect(() => {
-    if (!playing) return;
-    let frame = 0;
-    let before = performance.now();
-    let owed = 0;
-    const tick = (now: number) => {
-      owed += ((now - before) / 1000) * speed;
-      before = now;
-      const whole = Math.floor(owed);
-      owed -= whole;
-      const { built: at } = store.getState().hand;
-      const next = Math.min(count, (at ?? count) + whole);
-      if (whole > 0) store.getState().setHand({ built: next });
-      if (next >= count) setPlaying(false);
-      else frame = requestAnimationFrame(tick);
-    };
-    frame = requestAnimationFrame(tick);
-    return () => cancelAnimationFrame(frame);
-  }, [playing, speed, count, store]);
+  const setBuilt = (to: number) => store.getState().setHand({ built: to });
+  usePlaying({
+    playing,
+    speed,
+    last: count,
+    position: () => store.getState().hand.built ?? count,
+    goTo: setBuilt,
+    onEnd: () => setPlaying(false),
+  });
 
   const go = (to: number) => {
     setPlaying(false);
-    store.getState().setHand({ built: Math.min(count, Math.max(1, to)) });
+    setBuilt(Math.min(count, Math.max(1, to)));
   };
   const play = () => {
-    if (!playing && shown >= count) store.getState().setHand({ built: 1 });
+    if (!playing && shown >= count) setBuilt(1);
     setPlaying(!playing);
   };
   if (count === 0) return <p className="grid h-full place-content-center text-quiet">There are no copies to replay.</p>;
   return (
     <div className="flex h-full flex-col justify-center gap-1.5 px-4">
       <div className="flex items-center gap-3">
-        <div className="flex">
-          <IconButton label="Only the source" onClick={() => go(1)}>
-            <SkipBack size={16} />
-          </IconButton>
-          <IconButton label="One copy back" onClick={() => go(shown - 1)}>
-            <StepBack size={16} />
-          </IconButton>
-          <IconButton label={playing ? "Pause the build-up" : "Play the build-up"} onClick={play}>
-            {playing ? <Pause size={18} /> : <Play size={18} />}
-          </IconButton>
-          <IconButton label="One copy on" onClick={() => go(shown + 1)}>
-            <StepForward size={16} />
-          </IconButton>
-        </div>
-        <input
-          type="range"
-          aria-label="Copies built up"
-          aria-valuetext={stageWords(named, shown, count)}
-          min={1}
-          max={count}
-          value={shown}
-          onChange={(event) => go(Number(event.target.value))}
-          className="min-w-0 flex-1 accent-[var(--live)]"
+        <ReplayControls
+          words={WORDS}
+          first={1}
+          last={count}
+          at={shown}
+          told={stageWords(named, shown, count)}
+          playing={playing}
+          speed={speed}
+          speeds={SPEEDS}
+          onPlay={play}
+          onGo={go}
+          onSpeed={setSpeed}
         />
-        <label className="shrink-0 text-[15px] text-quiet">
-          copies a second{" "}
-          <select
-            value={speed}
-            onChange={(event) => setSpeed(Number(event.target.value))}
-            className="h-8 rounded-md border border-hairline bg-surface px-1 text-words"
-          >
-            {SPEEDS.map((pace) => (
-              <option key={pace}>{pace}</option>
-            ))}
-          </select>
-        </label>
       </div>
       <div className="flex min-w-0 items-center gap-2 text-[14.5px]">
         <p className="shrink-0 font-mono text-[13px]" data-testid="build-up-words">

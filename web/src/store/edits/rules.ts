@@ -55,7 +55,7 @@ export function switchRule(part: string, index: number, kind: string, on: boolea
   });
 }
 
-/** Sets a field of a motif or a rule; undefined brings the default back. `on.radius` is a field within a field. */
+/** Sets one field of a motif or a rule. */
 export function setField(
   part: string,
   owner: FieldOwner,
@@ -64,22 +64,13 @@ export function setField(
   label: string,
   gesture?: string,
 ): Edit {
-  return partEdit(
-    part,
-    label,
-    (draft) => {
-      const holder = ownerIn(draft, owner);
-      if (!holder) return;
-      const [field = name, inner] = name.split(".");
-      if (inner !== undefined) setWithin(holder, field, inner, value);
-      else if (value === undefined) Reflect.deleteProperty(holder, field);
-      else holder[field] = castDraft(value);
-    },
-    gesture,
-  );
+  return setFields(part, owner, { [name]: value }, label, gesture);
 }
 
-/** Sets several fields of a motif or a rule at once; undefined brings a default back. */
+/**
+ * Sets several fields of a motif or a rule at once; undefined brings a default back. `on.radius` is a field within a
+ * field.
+ */
 export function setFields(
   part: string,
   owner: FieldOwner,
@@ -94,8 +85,10 @@ export function setFields(
       const holder = ownerIn(draft, owner);
       if (!holder) return;
       for (const [name, value] of Object.entries(changes)) {
-        if (value === undefined) Reflect.deleteProperty(holder, name);
-        else holder[name] = castDraft(value);
+        const [field = name, inner] = name.split(".");
+        if (inner !== undefined) setWithin(holder, field, inner, value);
+        else if (value === undefined) Reflect.deleteProperty(holder, field);
+        else holder[field] = castDraft(value);
       }
     },
     gesture,

@@ -200,7 +200,7 @@ test("exact positions are typed, every handle of a ready shape is pulled, the cl
   await desk.word("bake into nodes").click();
   await desk.keys("x");
   await desk.keys("2");
-  await expect(page.locator("[data-surface=close-up] #node-layer")).toBeVisible();
+  await expect(page.locator("[data-surface=close-up] #node-layer")).toBeFocused();
   await desk.keys(".");
   await desk.type("node across", "3");
   await desk.type("node down", "-2.5");

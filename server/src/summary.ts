@@ -1,4 +1,4 @@
-import { buildScene, JOIN_DEFAULT, type Design } from "@twin-petal/core";
+import { buildScene, JOIN_DEFAULT, type Design, type LinkReport } from "@twin-petal/core";
 import { prepareInNode } from "@twin-petal/host";
 
 /** What the wall tells about a design. Lengths in millimetres. */
@@ -17,7 +17,7 @@ export async function summarise(design: Design): Promise<Summary> {
   // What copies are joined into is not counted, and takes long.
   const apart = { ...design, parts: design.parts.map((part) => ({ ...part, join: JOIN_DEFAULT })) };
   const { sheet, parts } = buildScene(apart);
-  const counts = parts.flatMap(({ geometry }) => [...geometry.links().values()].flat().map(({ count }) => count));
+  const counts = parts.flatMap(({ geometry }) => circling(geometry.links().values()).map(({ count }) => count));
   return {
     name: design.name,
     width: sheet.width,
@@ -26,4 +26,9 @@ export async function summarise(design: Design): Promise<Summary> {
     folds: Math.max(1, ...counts),
     copies: parts.reduce((sum, { geometry }) => sum + geometry.placements.count, 0),
   };
+}
+
+/** The numbers of rules that go around a circle: only those make folds. */
+function circling(links: Iterable<readonly LinkReport[]>): LinkReport[] {
+  return [...links].flat().filter(({ about }) => about === "around");
 }

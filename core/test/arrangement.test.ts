@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { arrange } from "../src/geometry/arrangement/arrange";
+import { areaWithin } from "../src/geometry/area";
 import { clipLines, withoutDoubled } from "../src/geometry/arrangement/lines";
 import { areaOfPath, segmentsOf, transformPath, type Path } from "../src/geometry/path";
 import { measurePath } from "../src/geometry/pathLength";
@@ -127,12 +128,12 @@ describe("lines cut by an area", () => {
 
   test("inside and outside share the line out; curves are cut on the curve", () => {
     const line = copies({ kind: "line", length: 100, angle: 90, at: { x: -50 } })[0] ?? [];
-    expect(lengthOf(clipLines(line, disc(0, 0, 20), "inside"))).toBeCloseTo(40, 3);
-    expect(lengthOf(clipLines(line, disc(0, 0, 20), "outside"))).toBeCloseTo(60, 3);
-    expect(clipLines(line, disc(0, 0, 20), "outside")).toHaveLength(2);
+    expect(lengthOf(clipLines(line, areaWithin(disc(0, 0, 20)), "inside"))).toBeCloseTo(40, 3);
+    expect(lengthOf(clipLines(line, areaWithin(disc(0, 0, 20)), "outside"))).toBeCloseTo(60, 3);
+    expect(clipLines(line, areaWithin(disc(0, 0, 20)), "outside")).toHaveLength(2);
     const arc = copies({ kind: "arc", radius: 30, from: -90, to: 90 })[0] ?? [];
     const upper = copies({ kind: "rectangle", width: 100, height: 15, at: { y: 0 } })[0] ?? [];
     // The arc's lower ends, up to 15 above the centre: twice asin(15/30) = 30° of radius 30.
-    expect(lengthOf(clipLines(arc, upper, "inside"))).toBeCloseTo((2 * Math.PI * 30 * 60) / 360, 2);
+    expect(lengthOf(clipLines(arc, areaWithin(upper), "inside"))).toBeCloseTo((2 * Math.PI * 30 * 60) / 360, 2);
   });
 });

@@ -1,51 +1,45 @@
-import { EMPTY_BOX, joinBoxes, type Box } from "./box";
+import { boxOfPoints, growBox, meets, type Box } from "./box";
 import { flattenPath } from "./flatten";
 import { boxOfPath, type Path } from "./path";
 import type { Point } from "./point";
+import { windingOf, type Chord } from "./winding";
 
-/** An area that can be asked, many times, whether a point lies in it. Millimetres. */
+/** An area that can be asked, many times, about points and boxes. Millimetres. */
 export interface Area {
+  readonly path: Path;
   readonly box: Box;
   contains: (point: Point) => boolean;
+  /** Whether its boundary may pass through a box; where it does not, the box lies wholly inside or wholly outside. */
+  bounds: (box: Box) => boolean;
 }
 
 /** Flattened to this, millimetres. */
 const FINE = 0.01;
 const ROWS = 256;
 
-interface Edge {
-  readonly from: Point;
-  readonly to: Point;
-}
-
-/** The area a path encloses by the nonzero rule; open runs are closed by a straight line. Edges are kept by level rows. */
+/** The area a path encloses by the nonzero rule; open runs are closed by a straight line. Chords are kept by level rows. */
 export function areaWithin(path: Path): Area {
-  const edges = flattenPath(path, FINE).flatMap((points) =>
-    points.map((from, index): Edge => ({ from, to: points[(index + 1) % points.length] ?? from })),
+  const chords = flattenPath(path, FINE).flatMap((points) =>
+    points.map((from, index): Chord => [from, points[(index + 1) % points.length] ?? from]),
   );
-  const box = path.length === 0 ? EMPTY_BOX : joinBoxes(EMPTY_BOX, boxOfPath(path));
+  const box = boxOfPath(path);
   const height = Math.max(1e-9, box.bottom - box.top);
   const rowOf = (y: number) => Math.min(ROWS - 1, Math.max(0, Math.floor(((y - box.top) / height) * ROWS)));
-  const rows: Edge[][] = Array.from({ length: ROWS }, () => []);
-  for (const edge of edges) {
-    if (edge.from.y === edge.to.y) continue;
-    const [first, last] = [rowOf(edge.from.y), rowOf(edge.to.y)].sort((a, b) => a - b);
-    for (let row = first ?? 0; row <= (last ?? 0); row++) rows[row]?.push(edge);
+  const rows: Chord[][] = Array.from({ length: ROWS }, () => []);
+  for (const chord of chords) {
+    const [top, bottom] = [chord[0].y, chord[1].y].sort((a, b) => a - b);
+    for (let row = rowOf(top ?? 0); row <= rowOf(bottom ?? 0); row++) rows[row]?.push(chord);
   }
   return {
+    path,
     box,
     contains: (point) =>
       point.y >= box.top && point.y <= box.bottom && windingOf(rows[rowOf(point.y)] ?? [], point) !== 0,
+    bounds(asked) {
+      const near = growBox(asked, 2 * FINE);
+      if (!meets(near, box)) return false;
+      const between = rows.slice(rowOf(near.top), rowOf(near.bottom) + 1);
+      return between.some((own) => own.some((chord) => meets(near, boxOfPoints(chord))));
+    },
   };
-}
-
-/** How often edges go round a point: those that cross the level line to its right, down +1 and up −1. */
-function windingOf(edges: readonly Edge[], { x, y }: Point): number {
-  let winding = 0;
-  for (const { from, to } of edges) {
-    if (from.y <= y === to.y <= y) continue;
-    const crossing = from.x + ((y - from.y) / (to.y - from.y)) * (to.x - from.x);
-    if (crossing > x) winding += to.y > from.y ? 1 : -1;
-  }
-  return winding;
 }

@@ -24,6 +24,23 @@ export function joinBoxes(a: Box, b: Box): Box {
   };
 }
 
+/** The box around points. */
+export function boxOfPoints(points: Iterable<Point>): Box {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { x, y } of points) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    top = Math.min(top, y);
+    bottom = Math.max(bottom, y);
+  }
+  return { left, top, right, bottom };
+}
+
+/** Whether two boxes have a point in common. */
+export function meets(a: Box, b: Box): boolean {
+  return a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom;
+}
+
 export function growBox(box: Box, by: number): Box {
   return { left: box.left - by, top: box.top - by, right: box.right + by, bottom: box.bottom + by };
 }

@@ -37,7 +37,7 @@ interface Composed {
 
 /** Whether a join changes anything. */
 export function isJoined({ mode, dropDoubled, limits }: Pick<JoinAsked, "mode" | "dropDoubled" | "limits">): boolean {
-  return mode !== "apart" || dropDoubled || limits.taken.length > 0 || limits.kept !== null;
+  return mode !== "apart" || dropDoubled || limits.taken !== null || limits.kept !== null;
 }
 
 /** Joins copies. The geometry engine must have been loaded. */
@@ -149,7 +149,7 @@ function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
   const { limits } = asked;
   const outlines = outlinesOf(composed);
   // What keeps also bounds: faces end at its edge.
-  const bounding = limits.kept ? [...outlines, limits.kept] : outlines;
+  const bounding = limits.kept ? [...outlines, limits.kept.path] : outlines;
   const keeper = limits.kept ? outlines.length : -1;
   const isKept = (covering: readonly number[]) => keeper < 0 || covering.includes(keeper);
   const coverers = (covering: readonly number[]) => covering.filter((source) => source !== keeper).length;

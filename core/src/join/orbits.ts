@@ -2,6 +2,7 @@ import type { Face } from "../geometry/arrangement/arrange";
 import { apply, invert, multiply, type Matrix } from "../geometry/matrix";
 import type { Point } from "../geometry/point";
 import { matrixAt, type Placements } from "../rules/placements";
+import { addTo } from "../geometry/keyedLists";
 
 /** Copies above this many are not searched for symmetries; every face is then an orbit of its own. */
 const MOST_SEARCHED = 720;
@@ -84,10 +85,7 @@ class PlaceIndex {
 
   constructor(private readonly places: readonly Point[]) {
     places.forEach(({ x, y }, index) => {
-      const key = `${Math.round(x / NEAR)} ${Math.round(y / NEAR)}`;
-      const known = this.squares.get(key);
-      if (known) known.push(index);
-      else this.squares.set(key, [index]);
+      addTo(this.squares, `${Math.round(x / NEAR)} ${Math.round(y / NEAR)}`, index);
     });
   }
 

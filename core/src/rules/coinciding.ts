@@ -3,6 +3,8 @@ import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
 import { matrixAt, pickCopies, type Placements } from "./placements";
 import type { Shape } from "./shapes";
+import { addTo } from "../geometry/keyedLists";
+import { squareKey } from "../geometry/squareKey";
 
 /** Side of the cells copies are sorted into by their centre, millimetres. */
 const CELL = TOLERANCE * 16;
@@ -38,10 +40,7 @@ function distinctCopies(shapes: readonly Shape[], placements: Placements): Uint3
       distinct.get(keyOf(cell))?.some((other) => isSameCopy(other, matrix, symmetry.isSymmetry)) ?? false;
     if (cellsAround(x, y).some(isRepeat)) continue;
     kept.push(copy);
-    const cell = keyOf(cellKey(Math.floor(x / CELL), Math.floor(y / CELL)));
-    const others = distinct.get(cell);
-    if (others) others.push(matrix);
-    else distinct.set(cell, [matrix]);
+    addTo(distinct, keyOf(squareKey(Math.floor(x / CELL), Math.floor(y / CELL))), matrix);
   }
   return Uint32Array.from(kept);
 }
@@ -50,13 +49,8 @@ function distinctCopies(shapes: readonly Shape[], placements: Placements): Uint3
 function cellsAround(x: number, y: number): number[] {
   const [left, right] = [Math.floor((x - TOLERANCE) / CELL), Math.floor((x + TOLERANCE) / CELL)];
   const [top, bottom] = [Math.floor((y - TOLERANCE) / CELL), Math.floor((y + TOLERANCE) / CELL)];
-  if (left === right && top === bottom) return [cellKey(left, top)];
-  return [cellKey(left, top), cellKey(right, top), cellKey(left, bottom), cellKey(right, bottom)];
-}
-
-/** One number for a cell; exact while both coordinates stay within ±2²⁵ cells. */
-function cellKey(column: number, row: number): number {
-  return column * 2 ** 26 + row;
+  if (left === right && top === bottom) return [squareKey(left, top)];
+  return [squareKey(left, top), squareKey(right, top), squareKey(left, bottom), squareKey(right, bottom)];
 }
 
 function isSameCopy(a: Matrix, b: Matrix, isSymmetry: (matrix: Matrix) => boolean): boolean {

@@ -1,12 +1,17 @@
-import { areaWithin, type Area } from "../geometry/area";
-import { EMPTY_BOX, isEmpty, joinBoxes, type Box } from "../geometry/box";
+import { areaWithin } from "../geometry/area";
+import { boxOfPoints, growBox, isEmpty, reachFrom, type Box } from "../geometry/box";
 import { apply, invert, multiply, translation, type Matrix } from "../geometry/matrix";
 import { boxOfPath } from "../geometry/path";
-import type { Point } from "../geometry/point";
+import { ORIGIN, type Point } from "../geometry/point";
+import { MOST_COPIES } from "../design/most";
 import { SHEET } from "../design/uses";
 import type { Group, Transforms } from "./definition";
 import type { GridLayout } from "./gridLayout";
 import { mostCopiesCheck } from "./mostCopies";
+import { RuleTrouble } from "./ruleTrouble";
+
+/** Cells looked through; where there are more, hardly any of them can hold a copy, or far too many do. */
+const MOST_CELLS = 10 * MOST_COPIES;
 
 /**
  * A grid over the whole sheet or a part's area, a cell standing at the origin: every copy that touches the
@@ -20,7 +25,7 @@ export function fillWith(layout: GridLayout, region: string, group: Group): Tran
   const rows: number[] = [];
   const columns: number[] = [];
   const { fromColumn, toColumn, fromRow, toRow } = cellsOver(within.box, layout, own);
-  mostCopiesCheck((toColumn - fromColumn + 1) * (toRow - fromRow + 1) * layout.images * 0.1);
+  mostCellsCheck((toColumn - fromColumn + 1) * (toRow - fromRow + 1) * layout.images);
   for (let row = fromRow; row <= toRow; row++) {
     for (let column = fromColumn; column <= toColumn; column++) {
       const { x, y } = layout.origin(column, row, isOdd(row));
@@ -42,6 +47,12 @@ export function fillWith(layout: GridLayout, region: string, group: Group): Tran
   };
 }
 
+function mostCellsCheck(cells: number): void {
+  if (cells <= MOST_CELLS) return;
+  const [told, most] = [cells.toLocaleString("en"), MOST_CELLS.toLocaleString("en")];
+  throw new RuleTrouble("", `lays ${told} cells over what it fills, at most ${most} can be; widen its spacing`);
+}
+
 function isOdd(index: number): boolean {
   return Math.abs(index % 2) === 1;
 }
@@ -55,7 +66,7 @@ function touching(sheet: Box, own: Box): Within {
   return {
     box: sheet,
     takes(matrix) {
-      const { left, top, right, bottom } = boxOfCorners(cornersOf(own).map((corner) => apply(matrix, corner)));
+      const { left, top, right, bottom } = boxOfPoints(cornersOf(own).map((corner) => apply(matrix, corner)));
       return right > sheet.left && left < sheet.right && bottom > sheet.top && top < sheet.bottom;
     },
   };
@@ -64,7 +75,7 @@ function touching(sheet: Box, own: Box): Within {
 function inside(region: string, group: Group, own: Box): Within | null {
   const outline = group.surroundings.areaOf(region);
   if (!outline || outline.length === 0) return null;
-  const area: Area = areaWithin(outline);
+  const area = areaWithin(outline);
   const middle = { x: (own.left + own.right) / 2, y: (own.top + own.bottom) / 2 };
   return { box: area.box, takes: (matrix) => area.contains(apply(matrix, middle)) };
 }
@@ -73,17 +84,12 @@ function cornersOf({ left, top, right, bottom }: Box): Point[] {
   return [left, right].flatMap((x) => [top, bottom].map((y) => ({ x, y })));
 }
 
-function boxOfCorners(corners: readonly Point[]): Box {
-  return corners.reduce((box, { x, y }) => joinBoxes(box, { left: x, right: x, top: y, bottom: y }), EMPTY_BOX);
-}
-
 /** The columns and rows whose cells can reach a box: its corners in shares of the cell, and room for one copy and a cell. */
 function cellsOver(box: Box, { cell, images }: GridLayout, own: Box) {
-  const reach = Math.max(...cornersOf(own).map(({ x, y }) => Math.hypot(x, y)));
-  const wide = { left: box.left - reach, top: box.top - reach, right: box.right + reach, bottom: box.bottom + reach };
+  const wide = growBox(box, reachFrom(own, ORIGIN, 0));
   const back = invert([cell.a.x, cell.a.y, cell.b.x, cell.b.y, 0, 0]);
   const shares = back ? cornersOf(wide).map((corner) => apply(back, corner)) : [];
-  const { left, top, right, bottom } = boxOfCorners(shares);
+  const { left, top, right, bottom } = boxOfPoints(shares);
   const room = images > 1 ? 2 : 1;
   return {
     fromColumn: Math.floor(left) - room,

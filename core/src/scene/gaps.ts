@@ -1,8 +1,10 @@
 import { distanceToChord } from "../geometry/chordDistance";
+import { boxOfPoints, type Box } from "../geometry/box";
 import { flattenPath } from "../geometry/flatten";
 import { apply, sizeOf, type Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
 import type { Point } from "../geometry/point";
+import { windingOf, type Chord } from "../geometry/winding";
 import { toDegrees } from "../geometry/angle";
 import { matrixAt } from "../rules/placements";
 import type { PartGeometry } from "./scene";
@@ -49,22 +51,16 @@ export function gapsOf(
   return { gap, nearest, size, turn, copies: placements.count };
 }
 
-type Chord = readonly [from: Point, to: Point];
-
 interface Run {
   readonly points: readonly Point[];
   readonly closed: boolean;
 }
 
 /** An outline as it stands on the sheet, flattened; chords of closed runs bound an area. */
-interface Outline {
+interface Outline extends Box {
   readonly points: readonly Point[];
   readonly chords: readonly Chord[];
   readonly bounds: readonly Chord[];
-  readonly left: number;
-  readonly top: number;
-  readonly right: number;
-  readonly bottom: number;
 }
 
 function flattened(path: Path): Run[] {
@@ -76,15 +72,8 @@ function flattened(path: Path): Run[] {
 function outlineAt(runs: readonly Run[], matrix: Matrix): Outline {
   const placed = runs.map(({ points, closed }) => ({ closed, points: points.map((point) => apply(matrix, point)) }));
   const points = placed.flatMap((run) => run.points);
-  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const { x, y } of points) {
-    left = Math.min(left, x);
-    right = Math.max(right, x);
-    top = Math.min(top, y);
-    bottom = Math.max(bottom, y);
-  }
   const bounds = placed.filter(({ closed }) => closed).flatMap(chordsOf);
-  return { points, chords: placed.flatMap(chordsOf), bounds, left, top, right, bottom };
+  return { points, chords: placed.flatMap(chordsOf), bounds, ...boxOfPoints(points) };
 }
 
 function chordsOf({ points, closed }: Run): Chord[] {
@@ -140,7 +129,7 @@ function deepest(a: Outline, b: Outline): number {
   let most = 0;
   for (const point of a.points) {
     if (point.x < b.left || point.x > b.right || point.y < b.top || point.y > b.bottom) continue;
-    if (isInside(point, b)) most = Math.max(most, distanceTo(point, b));
+    if (windingOf(b.bounds, point) !== 0) most = Math.max(most, distanceTo(point, b));
   }
   return most;
 }
@@ -149,16 +138,6 @@ function distanceTo(point: Point, { chords }: Outline): number {
   let least = Infinity;
   for (const [from, to] of chords) least = Math.min(least, distanceToChord(point, from, to));
   return least;
-}
-
-/** Whether a point lies within closed runs, by the nonzero rule. */
-function isInside({ x, y }: Point, { bounds }: Outline): boolean {
-  let winding = 0;
-  for (const [from, to] of bounds) {
-    if (from.y <= y === to.y <= y) continue;
-    if (from.x + ((y - from.y) / (to.y - from.y)) * (to.x - from.x) > x) winding += to.y > from.y ? 1 : -1;
-  }
-  return winding !== 0;
 }
 
 function cross(a: Outline, b: Outline): boolean {

@@ -1,6 +1,7 @@
 import { MOST_FACED, MOST_UNITED } from "../design/most";
 import type { ResolvedPart } from "../design/resolve";
 import { SHEET } from "../design/uses";
+import { areaWithin } from "../geometry/area";
 import { apply } from "../geometry/matrix";
 import { ORIGIN } from "../geometry/point";
 import { isJoined, joinCopies, type JoinAsked, type JoinedCopies } from "../join/joinCopies";
@@ -15,8 +16,9 @@ export function joinedCopies(
   onSheet: Surroundings,
 ): JoinedCopies | null {
   const { mode, dropDoubled, paint, cutBy, inside } = join;
-  const keeper = inside === null ? null : inside === SHEET ? onSheet.sheet() : (onSheet.areaOf(inside) ?? []);
-  const limits = { taken: cutBy.flatMap((id) => onSheet.areaOf(id) ?? []), kept: keeper };
+  const kept = inside === null ? null : inside === SHEET ? onSheet.sheet() : (onSheet.areaOf(inside) ?? []);
+  const taken = cutBy.flatMap((id) => onSheet.areaOf(id) ?? []);
+  const limits = { taken: taken.length > 0 ? areaWithin(taken) : null, kept: kept && areaWithin(kept) };
   const asked: JoinAsked = { mode, dropDoubled, paint, limits, centre: apply(at, ORIGIN) };
   if (!isJoined(asked)) return null;
   const most = mode === "faces" || dropDoubled ? MOST_FACED : MOST_UNITED;

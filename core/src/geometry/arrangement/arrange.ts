@@ -4,9 +4,9 @@ import { chordIndexOf, recoverCurves } from "../boolean/recover";
 import type { Path } from "../path";
 import type { Point } from "../point";
 import { cyclesOf, type Cycle } from "./cycles";
-import { coversOf, groupsOf, nest } from "./faceFacts";
+import { coversOf, groupsOf, nest, walksByFace } from "./faceFacts";
 import { halfEdgesOf, type HalfEdges } from "./halfEdges";
-import { Nodes } from "./nodes";
+import { Nodes } from "../boolean/nodes";
 import { outlineEdges } from "./outlineEdges";
 import { splitEdges } from "./splitEdges";
 import { ARRANGED_WITHIN } from "./tolerance";
@@ -49,17 +49,18 @@ export function arrange(
   const halves = halfEdgesOf(edges, nodes);
   const { cycles, cycleOf } = cyclesOf(halves, nodes);
   const nests = nest(cycles, halves, nodes);
-  const covers = coversOf(cycles, cycleOf, nests, halves);
-  const groups = groupsOf(cycles, cycleOf, nests, covers, isColored);
+  const walksOf = walksByFace(nests);
+  const covers = coversOf(cycles, cycleOf, nests, walksOf, halves);
+  const groups = groupsOf(cycles, cycleOf, nests, walksOf, covers, isColored);
   const index = chordIndexOf(facets);
   const faces = cycles.flatMap((cycle, number): Face[] => {
     if (cycle.area <= 0) return [];
-    const holes = cycles.filter((_, other) => nests[other] === number && other !== number);
-    const loops = [cycle, ...holes].map((own) => loopOf(own, halves, nodes));
+    const walks = (walksOf.get(number) ?? []).flatMap((walk) => cycles[walk] ?? []);
+    const loops = walks.map((walk) => loopOf(walk, halves, nodes));
     const outline = recoverCurves(loops, facets, index);
     if (outline.length === 0) return [];
     const group = groups[number] === 1 ? 1 : 0;
-    return [{ outline, covering: covers[number] ?? [], group, ...measure([cycle, ...holes], halves, nodes) }];
+    return [{ outline, covering: covers[number] ?? [], group, ...measure(walks, halves, nodes) }];
   });
   const used = halves.next.filter((next) => next !== -1).length;
   return {

@@ -1,6 +1,6 @@
 import type { Box } from "../box";
 import type { HalfEdges } from "./halfEdges";
-import type { Nodes } from "./nodes";
+import type { Nodes } from "../boolean/nodes";
 
 /** A closed walk along half-edges with one face on its inner side. */
 export interface Cycle {

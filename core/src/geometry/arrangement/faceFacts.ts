@@ -1,6 +1,7 @@
 import { isWithin, type Cycle } from "./cycles";
 import type { HalfEdges } from "./halfEdges";
-import type { Nodes } from "./nodes";
+import type { Nodes } from "../boolean/nodes";
+import { addTo } from "../keyedLists";
 
 /** For each walk around a hole or an outside the face it lies in, -1 for the unbounded one; faces' own walks, themselves. */
 export function nest(cycles: readonly Cycle[], halves: HalfEdges, nodes: Nodes): number[] {
@@ -22,31 +23,32 @@ export function nest(cycles: readonly Cycle[], halves: HalfEdges, nodes: Nodes):
   }
 }
 
+/** For each face, and -1 for the unbounded one, the numbers of the walks that bound it. */
+export type WalksByFace = ReadonlyMap<number, readonly number[]>;
+
+export function walksByFace(nests: readonly number[]): WalksByFace {
+  const walks = new Map<number, number[]>();
+  nests.forEach((face, walk) => addTo(walks, face, walk));
+  return walks;
+}
+
 /** For each face the outlines that cover it, found by walking from face to face, outside in, across edges. */
 export function coversOf(
   cycles: readonly Cycle[],
   cycleOf: Int32Array,
   nests: readonly number[],
+  walksOf: WalksByFace,
   { passages }: HalfEdges,
 ): number[][] {
   const windings: (Map<number, number> | undefined)[] = [];
-  const outside: number[] = cycles.flatMap((_, number) => (nests[number] === -1 ? [number] : []));
-  const holesOf = new Map<number, number[]>();
-  nests.forEach((face, number) => {
-    if (face >= 0 && face !== number) holesOf.set(face, [...(holesOf.get(face) ?? []), number]);
-  });
-  const open: { cycle: number; winding: Map<number, number> }[] = outside.map((cycle) => ({
-    cycle,
-    winding: new Map(),
-  }));
+  const open = (walksOf.get(-1) ?? []).map((cycle) => ({ cycle, winding: new Map<number, number>() }));
   const visited = new Uint8Array(cycles.length);
   for (let step = open.pop(); step; step = open.pop()) {
     if (visited[step.cycle]) continue;
     visited[step.cycle] = 1;
     windings[step.cycle] = step.winding;
-    for (const hole of holesOf.get(step.cycle) ?? []) open.push({ cycle: hole, winding: step.winding });
     const face = nests[step.cycle] ?? -1;
-    if (face >= 0 && face !== step.cycle) open.push({ cycle: face, winding: step.winding });
+    if (face >= 0) for (const walk of walksOf.get(face) ?? []) open.push({ cycle: walk, winding: step.winding });
     for (const half of cycles[step.cycle]?.halves ?? []) {
       const across = cycleOf[half ^ 1] ?? -1;
       if (across < 0 || visited[across]) continue;
@@ -66,6 +68,7 @@ export function groupsOf(
   cycles: readonly Cycle[],
   cycleOf: Int32Array,
   nests: readonly number[],
+  walksOf: WalksByFace,
   covers: readonly (readonly number[])[],
   isColored: (covering: readonly number[]) => boolean,
 ): Int8Array {
@@ -73,8 +76,6 @@ export function groupsOf(
   const depth = (face: number) => covers[face]?.length ?? 0;
   const takesPart = (face: number) => isColored(covers[face] ?? []);
   const faces = cycles.flatMap(({ area }, number) => (area > 0 && takesPart(number) ? [number] : []));
-  const walksOf = new Map<number, number[]>();
-  nests.forEach((face, walk) => walksOf.set(face, [...(walksOf.get(face) ?? []), walk]));
   for (const start of [...faces].sort((a, b) => depth(a) - depth(b) || a - b)) {
     if (groups[start] !== -1) continue;
     groups[start] = 0;

@@ -1,5 +1,6 @@
-import type { Nodes } from "./nodes";
+import type { Nodes } from "../boolean/nodes";
 import type { Edge } from "./splitEdges";
+import { addTo } from "../keyedLists";
 
 /** How often, and which way, an outline runs along an edge: +1 with it, −1 against it. */
 export interface Passage {
@@ -69,9 +70,7 @@ function nextOf(origin: Int32Array, kept: Uint8Array, { x, y }: Nodes): Int32Arr
   const around = new Map<number, number[]>();
   origin.forEach((node, half) => {
     if (kept[half >> 1] !== 1) return;
-    const known = around.get(node);
-    if (known) known.push(half);
-    else around.set(node, [half]);
+    addTo(around, node, half);
   });
   const next = new Int32Array(origin.length).fill(-1);
   for (const [node, halves] of around) {

@@ -1,11 +1,12 @@
-import { areaWithin } from "../area";
+import type { Area } from "../area";
 import { CELLS_PER_MILLIMETRE, facetsOf, type Facets } from "../boolean/facets";
 import { chordIndexOf, recoverLine } from "../boolean/recover";
 import type { Path } from "../path";
-import { Nodes } from "./nodes";
+import { Nodes } from "../boolean/nodes";
 import { outlineEdges } from "./outlineEdges";
 import { splitEdges, type Edge } from "./splitEdges";
 import { ARRANGED_WITHIN } from "./tolerance";
+import { addTo } from "../keyedLists";
 
 /**
  * Outlines with every doubled stretch drawn once: whole where nothing of them has been drawn before, otherwise as the
@@ -15,7 +16,6 @@ export function withoutDoubled(outlines: readonly Path[]): Path[] {
   const facets = facetsOf(outlines, ARRANGED_WITHIN, "open");
   const nodes = new Nodes();
   const index = chordIndexOf(facets);
-  const size = () => nodes.x.length;
   const raw = outlineEdges(outlines, facets, nodes);
   // Split all together, but remember whose each edge is.
   const owned = splitEdges(
@@ -23,9 +23,11 @@ export function withoutDoubled(outlines: readonly Path[]): Path[] {
     nodes,
   );
   const drawn = new Set<number>();
-  const key = ({ from, to }: Edge) => Math.min(from, to) * size() + Math.max(from, to);
+  const key = ({ from, to }: Edge) => Math.min(from, to) * nodes.x.length + Math.max(from, to);
+  const edgesOf = new Map<number, Edge[]>();
+  for (const edge of owned) addTo(edgesOf, edge.source, edge);
   return outlines.map((outline, source) => {
-    const edges = owned.filter((edge) => edge.source === source);
+    const edges = edgesOf.get(source) ?? [];
     const fresh = edges.map((edge) => !drawn.has(key(edge)) && drawn.add(key(edge)) !== undefined);
     if (fresh.every(Boolean)) return outline;
     return linesOf(
@@ -38,10 +40,9 @@ export function withoutDoubled(outlines: readonly Path[]): Path[] {
 }
 
 /** The stretches of lines that lie inside an area, or outside it. */
-export function clipLines(lines: Path, area: Path, keep: "inside" | "outside"): Path {
-  const within = areaWithin(area);
+export function clipLines(lines: Path, area: Area, keep: "inside" | "outside"): Path {
   return lines.flatMap((line) => {
-    const outlines = [[line], area];
+    const outlines = [[line], area.path];
     const facets = facetsOf(outlines, ARRANGED_WITHIN, "open");
     const nodes = new Nodes();
     const raw = outlineEdges(outlines, facets, nodes);
@@ -53,7 +54,7 @@ export function clipLines(lines: Path, area: Path, keep: "inside" | "outside"): 
       x: ((nodes.x[from] ?? 0) + (nodes.x[to] ?? 0)) / 2 / CELLS_PER_MILLIMETRE,
       y: ((nodes.y[from] ?? 0) + (nodes.y[to] ?? 0)) / 2 / CELLS_PER_MILLIMETRE,
     });
-    const kept = edges.filter((edge) => edge.source === 0 && within.contains(middle(edge)) === (keep === "inside"));
+    const kept = edges.filter((edge) => edge.source === 0 && area.contains(middle(edge)) === (keep === "inside"));
     return linesOf(kept, nodes, facets, chordIndexOf(facets));
   });
 }

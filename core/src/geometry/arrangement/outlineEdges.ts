@@ -1,6 +1,6 @@
 import type { Facets } from "../boolean/facets";
 import type { Path } from "../path";
-import type { Nodes } from "./nodes";
+import type { Nodes } from "../boolean/nodes";
 import type { Edge } from "./splitEdges";
 
 /** For each outline its edges before any is split, in the order they are travelled. */

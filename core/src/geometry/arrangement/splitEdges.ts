@@ -1,4 +1,6 @@
-import { WELD, type Nodes } from "./nodes";
+import { WELD, type Nodes } from "../boolean/nodes";
+import { addTo } from "../keyedLists";
+import { squareKey } from "../squareKey";
 
 /** A straight edge between two nodes, and the outline it belongs to. */
 export interface Edge {
@@ -76,10 +78,7 @@ function bucketsOf(edges: readonly Edge[], { x, y }: Nodes): number[][] {
     for (let column = left; column <= right; column++) {
       const [low, high] = heightsWithin(ax, ay, bx, by, column * side - WELD, (column + 1) * side + WELD);
       for (let row = Math.floor((low - WELD) / side); row <= Math.floor((high + WELD) / side); row++) {
-        const key = column * 2 ** 26 + row;
-        const known = buckets.get(key);
-        if (known) known.push(edge);
-        else buckets.set(key, [edge]);
+        addTo(buckets, squareKey(column, row), edge);
       }
     }
   });

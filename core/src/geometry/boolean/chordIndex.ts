@@ -1,6 +1,7 @@
 import { pointAt } from "../cubic";
 import type { Point } from "../point";
 import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
+import { addTo } from "../keyedLists";
 
 /** One chord of a flattened curve, in cells. */
 export interface Chord {
@@ -62,9 +63,7 @@ export class ChordIndex {
       const key = `${Math.floor(x / this.side)} ${Math.floor(y / this.side)}`;
       if (key === last) continue;
       last = key;
-      const others = this.squares.get(key);
-      if (others) others.push(chord);
-      else this.squares.set(key, [chord]);
+      addTo(this.squares, key, chord);
     }
   }
 }

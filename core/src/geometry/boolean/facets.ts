@@ -2,11 +2,10 @@ import { atEvenPace, isStraight, pointAt, type Cubic } from "../cubic";
 import { chordsNeeded } from "../flatten";
 import { segmentsOf, type Path, type Subpath } from "../path";
 import { distance, type Point } from "../point";
+import { Nodes } from "./nodes";
 
 /** Cells of the grid that flattened outlines are laid on, a millimetre. */
 export const CELLS_PER_MILLIMETRE = 65_536;
-/** Vertices nearer than this many cells are one. */
-const WELD = 2;
 
 /** A curve of an outline, and the chords it was flattened into. */
 export interface FlattenedCurve {
@@ -38,7 +37,7 @@ export function facetsOf(operands: readonly Path[], tolerance: number, openRuns:
   const curves: FlattenedCurve[] = [];
   const curveOf: number[] = [-1];
   const chordOf: number[] = [0];
-  const weld = new Welding();
+  const nodes = new Nodes();
   const polygons = operands.map((path) =>
     path.flatMap((subpath) => {
       const isLine = openRuns === "open" && !subpath.closed;
@@ -53,17 +52,13 @@ export function facetsOf(operands: readonly Path[], tolerance: number, openRuns:
         const chords = straight ? 1 : evenly(chordsNeeded(cubic, tolerance));
         curves.push({ cubic, straight, chords, before: index === 0 ? first + segments.length - 1 : curve - 1 });
         for (let chord = 0; chord < chords; chord++) {
-          const at = weld.cellOf(pointAt(cubic, chord / chords));
-          cells.push(BigInt(at.x), BigInt(at.y), BigInt(curveOf.length));
+          cells.push(...cellOf(pointAt(cubic, chord / chords), nodes), BigInt(curveOf.length));
           curveOf.push(curve);
           chordOf.push(chord);
         }
       });
       const end = segments.at(-1)?.[3];
-      if (isLine && end) {
-        const at = weld.cellOf(end);
-        cells.push(BigInt(at.x), BigInt(at.y), 0n);
-      }
+      if (isLine && end) cells.push(...cellOf(end, nodes), 0n);
       return [BigInt64Array.from(cells)];
     }),
   );
@@ -91,36 +86,8 @@ function isPoint([start, leave, arrive, end]: Cubic): boolean {
   return [leave, arrive, end].every((point) => distance(start, point) < 1e-9);
 }
 
-/** Finds the cell of a point, or that of a vertex already laid within the weld's reach. */
-class Welding {
-  private readonly laid = new Map<string, Point[]>();
-
-  cellOf({ x, y }: Point): Point {
-    const cell = { x: Math.round(x * CELLS_PER_MILLIMETRE), y: Math.round(y * CELLS_PER_MILLIMETRE) };
-    const known = this.near(cell);
-    if (known) return known;
-    const key = keyOf(Math.floor(cell.x / WELD), Math.floor(cell.y / WELD));
-    const others = this.laid.get(key);
-    if (others) others.push(cell);
-    else this.laid.set(key, [cell]);
-    return cell;
-  }
-
-  private near(cell: Point): Point | undefined {
-    const column = Math.floor(cell.x / WELD);
-    const row = Math.floor(cell.y / WELD);
-    for (let dx = -1; dx <= 1; dx++) {
-      for (let dy = -1; dy <= 1; dy++) {
-        const found = this.laid
-          .get(keyOf(column + dx, row + dy))
-          ?.find(({ x, y }) => Math.abs(x - cell.x) <= WELD && Math.abs(y - cell.y) <= WELD);
-        if (found) return found;
-      }
-    }
-    return undefined;
-  }
-}
-
-function keyOf(column: number, row: number): string {
-  return `${column} ${row}`;
+/** The cell of a point, or that of a vertex already laid within the weld's reach. */
+function cellOf({ x, y }: Point, nodes: Nodes): [bigint, bigint] {
+  const node = nodes.at(Math.round(x * CELLS_PER_MILLIMETRE), Math.round(y * CELLS_PER_MILLIMETRE));
+  return [BigInt(nodes.x[node] ?? 0), BigInt(nodes.y[node] ?? 0)];
 }

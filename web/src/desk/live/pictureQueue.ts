@@ -28,7 +28,7 @@ export class PictureQueue {
   private running = false;
 
   constructor(
-    private readonly assistant: Remote<Assistant>,
+    private readonly assistant: Pick<Remote<Assistant>, "sheetPicture" | "standBack">,
     private readonly currency: Currency,
   ) {
     currency.watch((current) => {
@@ -49,21 +49,35 @@ export class PictureQueue {
   private async run(): Promise<void> {
     this.running = true;
     for (let job = this.waiting.shift(); job; job = this.waiting.shift()) {
-      await this.rest();
+      await this.rest(job.signal);
       if (job.signal.aborted) {
         job.done(null);
         continue;
       }
-      const picture = await this.assistant.sheetPicture(job.design, job.around, job.size);
+      const picture = await this.painted(job);
       if (picture) job.done(picture);
       else this.waiting.unshift(job);
     }
     this.running = false;
   }
 
-  private async rest(): Promise<void> {
-    for (let rested = this.currency.restedFor(); rested < REST; rested = this.currency.restedFor()) {
-      await new Promise((resolve) => setTimeout(resolve, Math.max(8, REST - rested)));
+  /** Null when the assistant had to stand back. One picture that fails must not end the queue. */
+  private async painted({ design, around, size }: Job): Promise<SheetPicture | null> {
+    try {
+      return await this.assistant.sheetPicture(design, around, size);
+    } catch (error) {
+      return { bitmap: null, trouble: error instanceof Error ? error.message : String(error) };
     }
+  }
+
+  /** Until the picture under the hand has rested, or this one is no longer wanted. */
+  private async rest(signal: AbortSignal): Promise<void> {
+    for (let rest = this.left(); rest > 0 && !signal.aborted; rest = this.left()) {
+      await new Promise((resolve) => setTimeout(resolve, Math.max(8, rest)));
+    }
+  }
+
+  private left(): number {
+    return REST - this.currency.restedFor();
   }
 }

@@ -30,10 +30,24 @@ export function useLivePictures(
     const size = { width: pixelsOf(width), height: pixelsOf(height) };
     for (const { key, design } of wanted) {
       void queue.ask(design, around, size, ending.signal, first).then((picture) => {
-        if (picture && !ending.signal.aborted) setPictures((known) => new Map(known).set(key, picture));
+        if (picture && !ending.signal.aborted) setPictures((known) => withPicture(known, wanted, key, picture));
       });
     }
     return () => ending.abort();
   }, [queue, wanted, around, width, height, first]);
   return pictures;
+}
+
+/** The pictures with one more; those no longer wanted are let go. */
+function withPicture(
+  known: ReadonlyMap<string, SheetPicture>,
+  wanted: readonly Wanted[],
+  key: string,
+  picture: SheetPicture,
+): ReadonlyMap<string, SheetPicture> {
+  const kept = wanted.flatMap((one): [string, SheetPicture][] => {
+    const old = one.key === key ? picture : known.get(one.key);
+    return old ? [[one.key, old]] : [];
+  });
+  return new Map(kept);
 }

@@ -1,7 +1,10 @@
+import { addTo } from "../keyedLists";
+import { squareKey } from "../squareKey";
+
 /** Places nearer than this many cells are one node. */
 export const WELD = 2;
 
-/** Places on the grid of the arrangement, each once; what falls within the weld's reach of one becomes it. */
+/** Places on the grid, each once; what falls within the weld's reach of one becomes it. */
 export class Nodes {
   readonly x: number[] = [];
   readonly y: number[] = [];
@@ -20,10 +23,7 @@ export class Nodes {
     this.x.push(x);
     this.y.push(y);
     this.vertex.push(vertex);
-    const key = keyOf(Math.floor(x / (2 * WELD)), Math.floor(y / (2 * WELD)));
-    const others = this.squares.get(key);
-    if (others) others.push(node);
-    else this.squares.set(key, [node]);
+    addTo(this.squares, squareKey(Math.floor(x / (2 * WELD)), Math.floor(y / (2 * WELD))), node);
     return node;
   }
 
@@ -33,16 +33,11 @@ export class Nodes {
     const [top, bottom] = [Math.floor((y - WELD) / side), Math.floor((y + WELD) / side)];
     for (let column = left; column <= right; column++) {
       for (let row = top; row <= bottom; row++) {
-        for (const node of this.squares.get(keyOf(column, row)) ?? []) {
+        for (const node of this.squares.get(squareKey(column, row)) ?? []) {
           if (Math.abs((this.x[node] ?? 0) - x) <= WELD && Math.abs((this.y[node] ?? 0) - y) <= WELD) return node;
         }
       }
     }
     return -1;
   }
-}
-
-/** One number for a square; exact while both coordinates stay within ±2²⁵ squares. */
-function keyOf(column: number, row: number): number {
-  return column * 2 ** 26 + row;
 }

@@ -6,7 +6,7 @@ import { transformPath } from "../geometry/path";
 import { directionOf, ORIGIN, type Point } from "../geometry/point";
 import { defineRule, type Group, type Mark, type Transforms } from "./definition";
 import { FACES, facingOf, standing, type Face } from "./facing";
-import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
+import { linkNumbers, shortBy, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { packMatrices } from "./pack";
 
 interface AlongValues {
@@ -118,7 +118,7 @@ function alongLinks(values: AlongValues, line: MeasuredLine): LinkReport {
       spacing: { count, pitch: undefined, to: heldTo === 1 ? undefined : heldTo },
       span: { count, pitch, to: undefined },
     },
-    short: short !== null && Math.abs(short) < 1e-6 ? 0 : short,
+    short: short === null ? null : shortBy(short),
     close: { count, pitch: undefined, to: undefined },
   };
 }

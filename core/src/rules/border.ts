@@ -8,7 +8,7 @@ import { lengthHandle } from "../motif/handles";
 import { defineRule, type Group, type Transforms } from "./definition";
 import { FRIEZE_GROUPS, FRIEZE_SYMBOLS, type FriezeSymbol } from "./groups/friezeGroups";
 import type { CellOperation } from "./groups/planeGroups";
-import { tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
+import { shortBy, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { packMatrices } from "./pack";
 
 interface BorderValues {
@@ -88,13 +88,9 @@ function borderLinks(values: BorderValues, line: MeasuredLine | null): LinkRepor
       spacing: { count, pitch: undefined, length },
       span: { count, pitch: tidy(spacing), length: line ? tidy(span) : undefined },
     },
-    short: line?.closed ? nothing(line.length - span) : null,
+    short: line?.closed ? shortBy(line.length - span) : null,
     close: { count, pitch: undefined, length: undefined },
   };
-}
-
-function nothing(short: number): number {
-  return Math.abs(short) < 1e-6 ? 0 : short;
 }
 
 /** Where one of the group's images stands in its repeat: mirrored or turned in place, and so far along. */

@@ -15,7 +15,7 @@ export interface LinkedNumbers {
 
 /** Three numbers of a rule that hang together, each as its field has it, and how to let another of them follow. */
 export interface LinkReport extends LinkedNumbers {
-  /** What they are about: "around", "columns", "rows", "line". */
+  /** What they are about: "around", "columns", "rows", "along", "border". */
   readonly about: string;
   readonly quantity: Quantity;
   readonly fields: Readonly<Record<LinkRole, string>>;
@@ -61,4 +61,9 @@ export function linkNumbers({ count, spacing, span, usual, gaps, countFor }: Ask
 /** A number kept in the file as a person would write it. */
 export function tidy(value: number): number {
   return Number(value.toFixed(6));
+}
+
+/** What is missing, and nothing where only rounding is. */
+export function shortBy(short: number): number {
+  return Math.abs(short) < 1e-6 ? 0 : short;
 }

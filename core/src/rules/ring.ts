@@ -5,8 +5,9 @@ import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseR
 import type { Matrix } from "../geometry/matrix";
 import { polar, type Point } from "../geometry/point";
 import { angleHandle, spanHandle } from "../motif/handles";
+import { aroundLinks } from "./aroundLinks";
 import { defineRule } from "./definition";
-import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
+import { linkNumbers, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { FACES, facingOf, standing, type Face } from "./facing";
 import { layMatrix } from "./pack";
 import { MATRIX_STRIDE } from "./placements";
@@ -134,6 +135,8 @@ function gapsOf(count: number, arc: number | null): number {
   return arc !== null && Math.abs(arc) === FULL_TURN ? count : count - 1;
 }
 
+const LINKED = { count: "count", spacing: "apart", span: "arc" } as const;
+
 /** The numbers of the first ring. */
 function linked({ count, apart, arc }: Pick<RingValues, "count" | "apart" | "arc">): LinkedNumbers {
   return linkNumbers({
@@ -148,22 +151,12 @@ function linked({ count, apart, arc }: Pick<RingValues, "count" | "apart" | "arc
 
 function ringLinks(values: RingValues): LinkReport {
   const numbers = linked(values);
-  const { count, spacing, span, follows } = numbers;
-  const short = FULL_TURN - count * Math.abs(spacing);
-  const arc = Math.abs(span) > FULL_TURN ? FULL_TURN * Math.sign(span) : span;
-  return {
-    ...numbers,
-    about: "around",
-    quantity: "angle",
-    fields: { count: "count", spacing: "apart", span: "arc" },
-    letFollow: {
-      count: { apart: tidy(spacing), arc: tidy(arc) },
-      spacing: { count, apart: undefined, arc: arc === FULL_TURN ? undefined : tidy(arc) },
-      span: { count, apart: tidy(spacing), arc: undefined },
-    },
-    short: follows === "spacing" && Math.abs(span) !== FULL_TURN ? null : Math.abs(short) < 1e-6 ? 0 : short,
-    close: { count, apart: undefined, arc: undefined },
-  };
+  const { span, follows } = numbers;
+  // An arc is at most a full circle, whatever its copies add up to; one that is open and held never closes.
+  return aroundLinks(numbers, LINKED, {
+    span: Math.abs(span) > FULL_TURN ? FULL_TURN * Math.sign(span) : span,
+    closes: follows !== "spacing" || Math.abs(span) === FULL_TURN,
+  });
 }
 
 /** A function from a copy's number on one ring to its matrix. */

@@ -2,8 +2,9 @@ import { following, number, pivot, type Pivot } from "../design/field";
 import { FULL_TURN } from "../geometry/angle";
 import { about, rotation } from "../geometry/matrix";
 import { reachFrom } from "../geometry/box";
+import { aroundLinks } from "./aroundLinks";
 import { defineRule, type Mark } from "./definition";
-import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
+import { linkNumbers, type LinkedNumbers } from "./linkedNumbers";
 import { packMatrices } from "./pack";
 import { pivotPoint } from "./pivotPoint";
 
@@ -49,30 +50,10 @@ export const turn = defineRule<TurnValues>({
     }
     return marks;
   },
-  links: (values) => [turnLinks(values)],
+  links: (values) => [aroundLinks(linked(values), { count: "count", spacing: "angle", span: "span" })],
 });
 
 function linked({ count, angle, span }: Pick<TurnValues, "count" | "angle" | "span">): LinkedNumbers {
   const usual = { span: FULL_TURN };
   return linkNumbers({ count, spacing: angle, span, usual, gaps: (copies) => copies, countFor: (gaps) => gaps });
-}
-
-/** What a turn covers: 14 × 25° = 350°, 10° short of a full circle. Degrees. */
-function turnLinks(values: TurnValues): LinkReport {
-  const numbers = linked(values);
-  const { count, spacing, span } = numbers;
-  const short = FULL_TURN - count * Math.abs(spacing);
-  return {
-    ...numbers,
-    about: "around",
-    quantity: "angle",
-    fields: { count: "count", spacing: "angle", span: "span" },
-    letFollow: {
-      count: { angle: tidy(spacing), span: tidy(span) },
-      spacing: { count, angle: undefined, span: span === FULL_TURN ? undefined : tidy(span) },
-      span: { count, angle: tidy(spacing), span: undefined },
-    },
-    short: Math.abs(short) < 1e-6 ? 0 : short,
-    close: { count, angle: undefined, span: undefined },
-  };
 }

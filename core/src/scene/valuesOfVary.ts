@@ -5,13 +5,20 @@ import { RuleTrouble } from "../rules/ruleTrouble";
 import { copyValues, VARIED } from "../rules/vary";
 import { formula } from "../design/field";
 import { scopeOf } from "../formula/numbers";
+import type { Scene } from "./scene";
 import { buildScene } from "./sceneBuilder";
 
 /**
  * What a formula of a vary gives for each copy the rules before it make. Null when the rule is none, or a formula
- * is wrong. What the design needs must have been loaded.
+ * is wrong. What the design needs must have been loaded; a scene builder that remembers may do the building.
  */
-export function valuesOfVary(design: Design, id: string, rule: number, field: string): Float64Array | null {
+export function valuesOfVary(
+  design: Design,
+  id: string,
+  rule: number,
+  field: string,
+  build: (design: Design) => Scene = buildScene,
+): Float64Array | null {
   const part = design.parts.find((known) => known.id === id);
   const stored = part?.rules[rule];
   const varied = VARIED.find((known) => known === field);
@@ -19,7 +26,7 @@ export function valuesOfVary(design: Design, id: string, rule: number, field: st
   const resolver = designResolver(scopeOf(resolveDesign(design).numbers));
   const wanted = formula("factor", COPY_NAMES).resolve(stored[varied], resolver, "");
   const before = { ...part, rules: part.rules.slice(0, rule) };
-  const scene = buildScene({ ...design, parts: design.parts.map((known) => (known.id === id ? before : known)) });
+  const scene = build({ ...design, parts: design.parts.map((known) => (known.id === id ? before : known)) });
   const placements = scene.parts.find((known) => known.id === id)?.geometry.placements;
   if (!wanted || !placements) return null;
   try {

@@ -36,6 +36,8 @@ export class Assistant {
   private readonly pictureBuilder = new SceneBuilder();
   /** Builds the design the pictures are neighbours of. */
   private readonly baseBuilder = new SceneBuilder();
+  /** Remembers the copies before the rule whose formulas are drawn. */
+  private readonly formulaBuilder = new SceneBuilder();
   private readonly breather = new Breather(LOOK_EVERY);
   private turn = 0;
 
@@ -90,7 +92,7 @@ export class Assistant {
     most: number,
   ): Promise<readonly number[] | null> {
     await prepareInBrowser(design);
-    const values = valuesOfVary(design, part, rule, field);
+    const values = valuesOfVary(design, part, rule, field, (before) => this.formulaBuilder.build(before));
     if (!values) return null;
     const step = Math.max(1, (values.length - 1) / (most - 1));
     return Array.from({ length: Math.min(most, values.length) }, (_, k) => values[Math.round(k * step)] ?? 0);

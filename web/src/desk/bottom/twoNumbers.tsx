@@ -28,19 +28,12 @@ export function TwoNumbers({ down, across, onClose }: TwoNumbersProps) {
   );
   const rows = valuesAround(down, SIDE, stepFor(down));
   const columns = valuesAround(across, SIDE, stepFor(across));
-  const takeBoth = (row: number, column: number) => () => {
-    down.set(row);
-    across.set(column);
-  };
   const wanted = useMemo(() => {
     const { down: first, across: second } = rested;
     return valuesAround(first, SIDE, stepFor(first)).flatMap((row) =>
       valuesAround(second, SIDE, stepFor(second)).map((column) => ({
         key: `${row}/${column}`,
-        design: rehearsed(store, () => {
-          first.set(row);
-          second.set(column);
-        }),
+        design: rehearsed(store, setBoth(first, row, second, column)),
       })),
     );
   }, [rested, store]);
@@ -48,7 +41,7 @@ export function TwoNumbers({ down, across, onClose }: TwoNumbersProps) {
   const choose = (row: number, column: number) => {
     const { rehearse, edit } = store.getState();
     const label = `${down.label} ${down.tell(row)}, ${across.label} ${across.tell(column)}`;
-    edit(together(label, rehearse(takeBoth(row, column))));
+    edit(together(label, rehearse(setBoth(down, row, across, column))));
     onClose();
   };
   return (
@@ -105,4 +98,11 @@ export function TwoNumbers({ down, across, onClose }: TwoNumbersProps) {
       </table>
     </section>
   );
+}
+
+function setBoth(down: NumberAtHand, row: number, across: NumberAtHand, column: number) {
+  return () => {
+    down.set(row);
+    across.set(column);
+  };
 }

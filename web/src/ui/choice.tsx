@@ -1,4 +1,5 @@
 import { Menu, MenuItem } from "./menu";
+import { OpeningWord } from "./openingWord";
 
 interface ChoiceProps<C extends string> {
   readonly label: string;
@@ -15,14 +16,9 @@ export function Choice<C extends string>({ label, value, choices, onChange, onTo
   return (
     <Menu
       trigger={
-        <button
-          type="button"
-          aria-label={`${label}: ${words}`}
-          onFocus={onTouched}
-          className="rounded px-0.5 text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
-        >
+        <OpeningWord label={`${label}: ${words}`} onFocus={onTouched}>
           {words}
-        </button>
+        </OpeningWord>
       }
     >
       {choices.map((known) => (

@@ -12,9 +12,11 @@ import { rehearsed, useDesk, useDeskStore, useEditing } from "@/store/deskStore"
 import { limitBy, setJoin } from "@/store/edits/join";
 import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
-import { Menu, MenuItem, MenuPictures } from "@/ui/menu";
+import { Menu, MenuPictures } from "@/ui/menu";
+import { OpeningWord } from "@/ui/openingWord";
 import { Sentence } from "@/ui/sentence";
 import { Swatch } from "@/ui/swatch";
+import { PartNames } from "../fields/partNames";
 import { WordButton } from "../fields/wordButton";
 import { PictureItem, PICTURE_SIZE } from "../live/pictureItem";
 import { useLivePictures } from "../live/useLivePictures";
@@ -121,15 +123,7 @@ function ModeChoice({ part, mode }: { part: string; mode: JoinMode }) {
   return (
     <Menu
       beside
-      trigger={
-        <button
-          type="button"
-          aria-label={`join: ${MODE_WORDS[mode].name}`}
-          className="rounded px-0.5 text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
-        >
-          {MODE_WORDS[mode].promise}
-        </button>
-      }
+      trigger={<OpeningWord label={`join: ${MODE_WORDS[mode].name}`}>{MODE_WORDS[mode].promise}</OpeningWord>}
     >
       <Modes part={part} />
     </Menu>
@@ -212,8 +206,6 @@ function Limits({ part, join }: { part: string; join: Join }) {
   const { edit } = useEditing();
   const parts = useDesk((state) => state.history.design.parts);
   const others = parts.filter(({ id }) => id !== part);
-  const nameOf = (id: string) => parts.find((known) => known.id === id)?.name ?? id;
-  const free = others.filter(({ id }) => !join.cutBy.includes(id));
   const keepers = [
     { value: "", words: "anywhere" },
     { value: SHEET, words: "inside the sheet" },
@@ -239,39 +231,15 @@ function Limits({ part, join }: { part: string; join: Join }) {
         }}
       />
       {join.cutBy.length > 0 && " and cut by "}
-      {join.cutBy.map((id) => (
-        <WordButton
-          key={id}
-          title={`No longer cut by ${nameOf(id)}`}
-          onClick={() =>
-            edit(setJoin(part, { cutBy: join.cutBy.filter((known) => known !== id) }, `no longer cut by ${nameOf(id)}`))
-          }
-        >
-          {nameOf(id)} ×
-        </WordButton>
-      ))}
+      <PartNames
+        part={part}
+        chosen={join.cutBy}
+        trigger={<WordButton>cut by a part …</WordButton>}
+        leaveWords={(name) => `No longer cut by ${name}`}
+        onLeave={(cutBy, name) => edit(setJoin(part, { cutBy }, `no longer cut by ${name}`))}
+        onAdd={(id, name) => edit(limitBy(part, id, { cutBy: [...join.cutBy, id] }, `cut by “${name}”`))}
+      />
       .
-      {free.length > 0 && (
-        <Menu
-          trigger={
-            <button
-              type="button"
-              className="mx-1 rounded border border-hairline px-1.5 text-[14px] leading-[1.45] text-quiet hover:border-quiet hover:text-words"
-            >
-              cut by a part …
-            </button>
-          }
-        >
-          {free.map(({ id, name }) => (
-            <MenuItem
-              key={id}
-              onSelect={() => edit(limitBy(part, id, { cutBy: [...join.cutBy, id] }, `cut by “${name}”`))}
-            >
-              {name}
-            </MenuItem>
-          ))}
-        </Menu>
-      )}
     </>
   );
 }

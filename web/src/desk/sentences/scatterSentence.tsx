@@ -1,10 +1,10 @@
 import { isNumberValue, type FieldValue, type Limits, type NumberValue, type Quantity } from "@twin-petal/core";
-import { useDesk } from "@/store/deskStore";
-import { Menu, MenuItem } from "@/ui/menu";
+import { OpeningWord } from "@/ui/openingWord";
 import { BoundNumber } from "../fields/boundNumber";
 import { FieldNumber } from "../fields/fieldNumber";
 import { FieldPart } from "../fields/fieldPart";
 import { useField, useFields } from "../fields/fieldsContext";
+import { PartNames } from "../fields/partNames";
 import { More } from "../fields/more";
 import { WordButton } from "../fields/wordButton";
 
@@ -76,40 +76,18 @@ function isEnds(stored: FieldValue | undefined): stored is FieldValue & readonly
 function Avoided() {
   const { stored, set } = useField("avoid", "structure");
   const { part } = useFields();
-  const parts = useDesk((state) => state.history.design.parts);
   const avoided = isNames(stored) ? stored : [];
-  const nameOf = (id: string) => parts.find((known) => known.id === id)?.name ?? id;
-  const others = parts.filter(({ id }) => id !== part && !avoided.includes(id));
   return (
     <>
       They keep off{" "}
-      {avoided.map((id) => (
-        <WordButton
-          key={id}
-          title={`Let them stand on ${nameOf(id)} again`}
-          onClick={() => {
-            const rest = avoided.filter((known) => known !== id);
-            set(rest.length > 0 ? rest : undefined, `no longer keep off ${nameOf(id)}`);
-          }}
-        >
-          {nameOf(id)} ×
-        </WordButton>
-      ))}
-      {others.length > 0 && (
-        <Menu
-          trigger={
-            <button type="button" className="rounded px-0.5 text-live underline decoration-dotted hover:bg-live-ground">
-              {avoided.length === 0 ? "nothing yet" : "and …"}
-            </button>
-          }
-        >
-          {others.map(({ id, name }) => (
-            <MenuItem key={id} onSelect={() => set([...avoided, id], `keep off ${name}`)}>
-              {name}
-            </MenuItem>
-          ))}
-        </Menu>
-      )}
+      <PartNames
+        part={part}
+        chosen={avoided}
+        trigger={<OpeningWord>{avoided.length === 0 ? "nothing yet" : "and …"}</OpeningWord>}
+        leaveWords={(name) => `Let them stand on ${name} again`}
+        onLeave={(rest, name) => set(rest.length > 0 ? rest : undefined, `no longer keep off ${name}`)}
+        onAdd={(id, name) => set([...avoided, id], `keep off ${name}`)}
+      />
       .
     </>
   );

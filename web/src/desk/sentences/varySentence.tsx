@@ -32,25 +32,13 @@ export function VarySentence() {
         <VariedLine key={field} field={field} />
       ))}
       {rest.length > 0 && (
-        <Menu trigger={<AddButton />}>
+        <Menu trigger={<WordButton>vary more …</WordButton>}>
           {rest.map((field) => (
             <AddVaried key={field} field={field} />
           ))}
         </Menu>
       )}
     </>
-  );
-}
-
-function AddButton(props: React.ComponentProps<"button">) {
-  return (
-    <button
-      type="button"
-      {...props}
-      className="mx-1 rounded border border-hairline px-1.5 text-[14px] text-quiet hover:border-quiet hover:text-words"
-    >
-      vary more …
-    </button>
   );
 }
 

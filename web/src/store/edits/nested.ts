@@ -4,8 +4,9 @@ import type { Edit } from "../edit";
 import { partEdit } from "./parts";
 import { membersIn, motifIn, type FieldOwner } from "./owners";
 
+/** A motif within a motif: cut from it, combined in it, or what a rule leads to. */
+export type NestedOwner = Extract<FieldOwner, { cutout: number } | { member: number } | { to: number }>;
 /** Which list of motifs within a part: those cut from its motif, or those combined in it. */
-export type NestedOwner = Extract<FieldOwner, { cutout: number } | { member: number }>;
 export type NestedList = "cutouts" | "members";
 
 function listIn(part: Draft<Part>, list: NestedList): Draft<Motif>[] {

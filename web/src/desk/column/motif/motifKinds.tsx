@@ -24,6 +24,12 @@ export function kindName(kind: string): string {
   return kind === "compound" ? "combination" : (MADE_KINDS[kind]?.name ?? kind);
 }
 
+/** The article a kind's name takes in a sentence; none where it stands by itself. */
+export function articleOf(name: string): string {
+  if (/s$|lettering/.test(name)) return "";
+  return /^[aeiou]/.test(name) ? "An " : "A ";
+}
+
 const MADE_MARKS: Readonly<Record<string, ReactNode>> = {
   drawn: (
     <path d="M5 27 9 9 23 5 27 21ZM5 27m-2 0a2 2 0 1 0 4 0 2 2 0 1 0-4 0M27 21m-2 0a2 2 0 1 0 4 0 2 2 0 1 0-4 0" />

@@ -11,13 +11,14 @@ import {
   type Operation,
   type PlaceValue,
 } from "@twin-petal/core";
-import { memo, useState, type ComponentProps, type ComponentType } from "react";
+import { memo, useState, type ComponentType } from "react";
 import { useEditing } from "@/store/deskStore";
 import { bakeMotif } from "@/store/edits/drawn";
 import { addNested, combineWith, takeApart } from "@/store/edits/nested";
 import { motifFor, partEdit } from "@/store/edits/parts";
 import { setField } from "@/store/edits/rules";
 import { Choice } from "@/ui/choice";
+import { OpeningWord } from "@/ui/openingWord";
 import { Sentence } from "@/ui/sentence";
 import { FieldsProvider } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
@@ -25,7 +26,7 @@ import { MOTIF_SENTENCES } from "../../sentences/motifSentences";
 import { usePicture } from "../../stage/pictureContext";
 import { DrawnWords } from "./drawnWords";
 import { FreehandWords } from "./freehandWords";
-import { kindName } from "./motifKinds";
+import { articleOf, kindName } from "./motifKinds";
 import { MotifPicker } from "./motifPicker";
 import { NestedMotifs } from "./nestedList";
 import { PictureWords } from "./pictureWords";
@@ -63,13 +64,9 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
           <MotifPicker
             onPick={(kind) => (kind !== motif.kind || kind === "svg") && begin(kind, part)}
             trigger={
-              <button
-                type="button"
-                aria-label={`motif: ${name}`}
-                className="rounded px-0.5 font-bold text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
-              >
+              <OpeningWord label={`motif: ${name}`} bold>
                 {articleOf(name) === "" ? capital(name) : name}
-              </button>
+              </OpeningWord>
             }
           />{" "}
           {Words && <Words />}
@@ -86,12 +83,6 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
     </section>
   );
 });
-
-/** The article a kind's name takes in a sentence; none where it stands by itself. */
-function articleOf(name: string): string {
-  if (/s$|lettering/.test(name)) return "";
-  return /^[aeiou]/.test(name) ? "An " : "A ";
-}
 
 function capital(word: string): string {
   return word.charAt(0).toUpperCase() + word.slice(1);
@@ -125,23 +116,10 @@ function CombinedWords({ part, motif }: { part: string; motif: Motif }) {
       <MotifPicker
         readyOnly
         onPick={(kind) => edit(addNested(part, "members", motifFor(now(), kind)))}
-        trigger={<PickerWord>another shape …</PickerWord>}
+        trigger={<WordButton>another shape …</WordButton>}
       />
       <WordButton onClick={() => edit(takeApart(part))}>take apart</WordButton>
     </>
-  );
-}
-
-/** A word in a sentence that opens a picker. */
-function PickerWord({ children, ...rest }: ComponentProps<"button">) {
-  return (
-    <button
-      type="button"
-      className="mx-1 rounded border border-hairline px-1.5 text-[14px] leading-[1.45] text-quiet hover:border-quiet hover:text-words"
-      {...rest}
-    >
-      {children}
-    </button>
   );
 }
 
@@ -160,13 +138,13 @@ function MotifActions({ part, motif, cut }: { part: string; motif: Motif; cut: b
       <MotifPicker
         readyOnly
         onPick={(kind) => edit(addNested(part, "cutouts", small(kind)))}
-        trigger={<PickerWord>{cut ? "cut another …" : "cut a shape out …"}</PickerWord>}
+        trigger={<WordButton>{cut ? "cut another …" : "cut a shape out …"}</WordButton>}
       />
       {motif.kind !== "compound" && motif.kind !== "svg" && (
         <MotifPicker
           readyOnly
           onPick={(kind) => edit(combineWith(part, motifFor(now(), kind)))}
-          trigger={<PickerWord>combine with …</PickerWord>}
+          trigger={<WordButton>combine with …</WordButton>}
         />
       )}
       {motif.kind !== "drawn" && (

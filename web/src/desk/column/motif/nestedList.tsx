@@ -1,25 +1,12 @@
-import { useState } from "react";
 import { Copy, Trash2 } from "lucide-react";
-import { boxOfPath, motifOf, pathOfData, PLACE_DEFAULT, type Motif } from "@twin-petal/core";
+import { boxOfPath, pathOfData, tidy, type Motif } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
-import {
-  changeNested,
-  removeNested,
-  setNestedPlace,
-  stampAgain,
-  type NestedList,
-  type NestedOwner,
-} from "@/store/edits/nested";
-import { motifFor } from "@/store/edits/parts";
+import { removeNested, setNestedPlace, stampAgain, type NestedList, type NestedOwner } from "@/store/edits/nested";
 import { IconButton } from "@/ui/button";
 import { Sentence } from "@/ui/sentence";
-import { FieldsProvider } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
-import { MOTIF_SENTENCES } from "../../sentences/motifSentences";
 import { usePicture } from "../../stage/pictureContext";
-import { MotifPicker } from "./motifPicker";
-import { kindName } from "./motifKinds";
-import { PlaceNumbers } from "./placeNumbers";
+import { NestedMotif } from "./nestedMotif";
 
 interface NestedListProps {
   readonly part: string;
@@ -39,12 +26,9 @@ export function NestedMotifs({ part, list, motifs }: NestedListProps) {
 }
 
 function NestedRow({ part, list, motif, index }: { part: string; list: NestedList; motif: Motif; index: number }) {
-  const { edit, now } = useEditing();
+  const { edit } = useEditing();
   const { report } = usePicture();
-  const [open, setOpen] = useState(false);
   const owner: NestedOwner = list === "cutouts" ? { cutout: index } : { member: index };
-  const Words = MOTIF_SENTENCES[motif.kind];
-  const name = kindName(motif.kind);
   const centre = () => {
     const outline = report?.chosen?.id === part ? boxOfPath(pathOfData(report.chosen.outline)) : null;
     if (!outline) return;
@@ -56,41 +40,17 @@ function NestedRow({ part, list, motif, index }: { part: string; list: NestedLis
     <li className="rounded-md border border-hairline px-2 py-1">
       <div className="flex items-start gap-1">
         <div className="min-w-0 flex-1">
-          <FieldsProvider part={part} owner={owner} stored={motif} table={motifOf(motif.kind)?.fields ?? {}}>
-            <Sentence>
-              {/^[aeiou]/.test(name) ? "An" : "A"}{" "}
-              <MotifPicker
-                readyOnly
-                onPick={(kind) => edit(changeNested(part, owner, motifFor(now(), kind)))}
-                trigger={
-                  <button
-                    type="button"
-                    aria-label={`${list === "cutouts" ? "cutout" : "shape"} ${index + 1}: ${name}`}
-                    className="rounded px-0.5 font-bold text-live underline decoration-dotted decoration-1 underline-offset-[5px] hover:bg-live-ground"
-                  >
-                    {name}
-                  </button>
-                }
-              />{" "}
-              {Words && <Words />}{" "}
-              {open || hasPlace(motif) ? (
-                <>
-                  It stands{" "}
-                  <PlaceNumbers
-                    place={motif.at ?? {}}
-                    label={list === "cutouts" ? "cutout" : "shape"}
-                    onSet={(key, value, change, gesture) =>
-                      edit(setNestedPlace(part, owner, { [key]: value ?? PLACE_DEFAULT[key] }, change, gesture))
-                    }
-                  />
-                  .
-                </>
-              ) : (
-                <WordButton onClick={() => setOpen(true)}>move it …</WordButton>
-              )}
-              <WordButton onClick={centre}>centre it</WordButton>
-            </Sentence>
-          </FieldsProvider>
+          <Sentence>
+            <NestedMotif
+              part={part}
+              owner={owner}
+              motif={motif}
+              role={list === "cutouts" ? "cutout" : "shape"}
+              number={index + 1}
+              startsSentence
+            />
+            <WordButton onClick={centre}>centre it</WordButton>
+          </Sentence>
         </div>
         <div className="flex flex-col">
           <IconButton label="Stamp it again" className="size-7" onClick={() => edit(stampAgain(part, list, index, 10))}>
@@ -104,9 +64,3 @@ function NestedRow({ part, list, motif, index }: { part: string; list: NestedLis
     </li>
   );
 }
-
-function hasPlace({ at }: Motif): boolean {
-  return at !== undefined && Object.keys(at).length > 0;
-}
-
-const tidy = (value: number) => Number(value.toFixed(6));

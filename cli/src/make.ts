@@ -95,6 +95,8 @@ async function main(): Promise<void> {
   if (refusal) throw new Failure(refusal, EXIT_FAILED);
   await prepareInNode(design, format.extension);
   await writeWhole(output, await format.make(design, { dpi }));
+  const told = format.tells?.(design);
+  if (told) process.stderr.write(`${output}: ${told}\n`);
 }
 
 main().catch((error: unknown) => {

@@ -13,7 +13,7 @@ const NODE_HOST: Host = {
 /** Loads what a design needs before it is drawn, and the rasteriser for formats that are pictures. */
 export async function prepareInNode(design: Design, as: string): Promise<void> {
   await prepareFor(design, NODE_HOST);
-  if (formatOf(as)?.needsRasteriser) {
+  if (formatOf(as)?.needsRasteriser?.(design)) {
     await loadRasteriser(() => installed("@resvg/resvg-wasm/index_bg.wasm"));
   }
 }

@@ -10,12 +10,16 @@ import {
   type Design,
   type FillValue,
   type Finish,
+  type GrainValue,
   type Join,
   type LineValue,
   type Motif,
   type Part,
+  type PoolsFill,
   type Rule,
+  type ShadeValue,
   type Sheet,
+  type TextureValue,
 } from "./design";
 import type { Field, FieldTable, FieldValue } from "./field";
 import { PLACE_DEFAULT } from "./place";
@@ -33,9 +37,14 @@ interface PartFile extends Partial<Omit<Part, "at" | "rules" | "join" | "finish"
   readonly at?: Partial<Part["at"]>;
   readonly rules?: readonly (Omit<Rule, "on"> & { readonly on?: boolean; readonly kind: string })[];
   readonly join?: Partial<Join>;
-  readonly finish?: Partial<Omit<Finish, "fill" | "line">> & {
+  readonly finish?: Partial<Omit<Finish, "fill" | "line" | Effect>> & {
     readonly fill?: FillFile | null;
     readonly line?: (Partial<Omit<LineValue, "paint">> & { readonly paint?: FillFile }) | null;
+    readonly grain?: Partial<GrainValue> | null;
+    readonly texture?: Partial<TextureValue> | null;
+    readonly shadow?: Partial<ShadeValue> | null;
+    readonly innerShadow?: Partial<ShadeValue> | null;
+    readonly glow?: Partial<ShadeValue> | null;
   };
 }
 
@@ -44,7 +53,11 @@ type FillFile =
   | (Omit<CycleFill, "by"> & { readonly by?: CycleFill["by"] })
   | (Omit<RampFill, "by"> & { readonly by?: RampFill["by"] })
   | (Pick<LinearFill, "kind" | "stops"> & Partial<LinearFill>)
-  | (Pick<RadialFill, "kind" | "stops"> & Partial<RadialFill>);
+  | (Pick<RadialFill, "kind" | "stops"> & Partial<RadialFill>)
+  | (Pick<PoolsFill, "kind" | "points"> & Partial<PoolsFill>);
+
+/** What may lie under and over a part's paint. */
+type Effect = keyof typeof EFFECT_DEFAULTS;
 
 export const SHEET_DEFAULT: Sheet = { width: 200, height: 200, unit: "mm", margin: 10, ground: "#FFFFFF" };
 export const JOIN_DEFAULT: Join = {
@@ -56,8 +69,42 @@ export const JOIN_DEFAULT: Join = {
   paint: "orbit",
   colors: [],
 };
-export const FINISH_DEFAULT: Finish = { fill: "#1E6F5C", line: null, opacity: 1, blend: "normal" };
-export const LINE_DEFAULT: LineValue = { width: 0.5, paint: "#2B2140", cap: "round", join: "round", dash: [] };
+export const FINISH_DEFAULT: Finish = {
+  fill: "#1E6F5C",
+  line: null,
+  opacity: 1,
+  blend: "normal",
+  grain: null,
+  texture: null,
+  shadow: null,
+  innerShadow: null,
+  glow: null,
+};
+export const LINE_DEFAULT: LineValue = {
+  width: 0.5,
+  paint: "#2B2140",
+  cap: "round",
+  join: "round",
+  dash: [],
+  dots: null,
+  swell: [],
+  place: "center",
+};
+
+const GRAIN: GrainValue = { amount: 0.25, size: 0.4, seed: 1, mono: true };
+const TEXTURE: TextureValue = { kind: "facets", size: 6, strength: 0.35, seed: 1 };
+const SHADOW: ShadeValue = { color: "#2B2140", x: 1, y: 1.5, blur: 3, opacity: 0.5 };
+const INNER_SHADOW: ShadeValue = { color: "#2B2140", x: 0.6, y: 1, blur: 2, opacity: 0.6 };
+const GLOW: ShadeValue = { color: "#FFF3C4", x: 0, y: 0, blur: 6, opacity: 0.9 };
+
+/** What each effect has where the file leaves it out. */
+export const EFFECT_DEFAULTS = {
+  grain: GRAIN,
+  texture: TEXTURE,
+  shadow: SHADOW,
+  innerShadow: INNER_SHADOW,
+  glow: GLOW,
+} as const;
 
 const GRADIENT_DEFAULT = { midpoint: 0.5, over: "copy" } as const;
 export const LINEAR_DEFAULT: Omit<LinearFill, "stops"> = { kind: "linear", angle: 0, ...GRADIENT_DEFAULT };
@@ -105,7 +152,7 @@ export function withDefaults(file: DesignFile): Design {
 }
 
 function fillPart(file: PartFile): Part {
-  const { fill, line, ...finish } = file.finish ?? {};
+  const { fill, line, grain, texture, shadow, innerShadow, glow, ...finish } = file.finish ?? {};
   return {
     ...newPart(file.id, file.name ?? file.id, fillMotif(file.motif)),
     visible: file.visible ?? true,
@@ -124,6 +171,11 @@ function fillPart(file: PartFile): Part {
       ...finish,
       fill: fill ? fillIn(fill) : fill === null ? null : FINISH_DEFAULT.fill,
       line: line ? { ...LINE_DEFAULT, ...line, paint: fillIn(line.paint ?? LINE_DEFAULT.paint) } : null,
+      grain: grain ? { ...GRAIN, ...grain } : null,
+      texture: texture ? { ...TEXTURE, ...texture } : null,
+      shadow: shadow ? { ...SHADOW, ...shadow } : null,
+      innerShadow: innerShadow ? { ...INNER_SHADOW, ...innerShadow } : null,
+      glow: glow ? { ...GLOW, ...glow } : null,
     },
   };
 }
@@ -146,6 +198,8 @@ function fillIn(fill: FillFile): FillValue {
       return { ...LINEAR_DEFAULT, ...fill };
     case "radial":
       return { ...RADIAL_DEFAULT, ...fill };
+    case "pools":
+      return { ...fill, over: fill.over ?? "copy" };
   }
 }
 

@@ -1,4 +1,5 @@
-import type { GradientOver } from "../finish/gradient";
+import type { GradientOver, LineGradientOver } from "../finish/gradient";
+import type { LinePlace } from "../finish/line/lineShape";
 import type { RampBy } from "../finish/paint";
 import type { NumberValue } from "../formula/numbers";
 import type { FacePaint, JoinMode } from "../join/modes";
@@ -45,7 +46,7 @@ export type ColorValue = string;
 export interface CycleFill {
   readonly kind: "cycle";
   readonly colors: readonly ColorValue[];
-  /** What is counted: "index", "ring", "row", "column", or "rule:N" with N counted from 1. */
+  /** What is counted: "index", "ring", "row", "column", "distance", "angle", or "rule:N" with N counted from 1. */
   readonly by: string;
 }
 
@@ -65,7 +66,7 @@ export interface RampFill {
 interface GradientFields {
   readonly stops: readonly StopValue[];
   readonly midpoint: NumberValue;
-  readonly over: GradientOver;
+  readonly over: GradientOver | LineGradientOver;
 }
 
 /** Colours along a line over each copy or the whole part; 0° is up. */
@@ -83,7 +84,28 @@ export interface RadialFill extends GradientFields {
 
 export type GradientFill = LinearFill | RadialFill;
 
-export type FillValue = ColorValue | CycleFill | RampFill | GradientFill;
+/** A colour at a place in shares of the box, and how far it reaches beside the others. */
+export interface PoolValue {
+  readonly x: NumberValue;
+  readonly y: NumberValue;
+  readonly color: ColorValue;
+  readonly reach?: NumberValue;
+}
+
+/** Placed colours that blend into each other over each copy or the whole part. */
+export interface PoolsFill {
+  readonly kind: "pools";
+  readonly points: readonly PoolValue[];
+  readonly over: GradientOver;
+}
+
+export type FillValue = ColorValue | CycleFill | RampFill | GradientFill | PoolsFill;
+
+/** A width at a share (0…1) of a line's length. Millimetres. */
+export interface SwellValue {
+  readonly at: NumberValue;
+  readonly width: NumberValue;
+}
 
 export interface LineValue {
   /** Millimetres in the motif's own size: a smaller copy has a thinner line. */
@@ -92,6 +114,36 @@ export interface LineValue {
   readonly cap: Cap;
   readonly join: LineJoin;
   readonly dash: readonly NumberValue[];
+  /** Dots with so much between their edges, in place of a line. */
+  readonly dots: { readonly gap: NumberValue } | null;
+  /** Widths along the line in place of the one width. */
+  readonly swell: readonly SwellValue[];
+  readonly place: LinePlace;
+}
+
+/** A soft copy of what is painted, moved and blurred. Millimetres; opacity 0…1. */
+export interface ShadeValue {
+  readonly color: ColorValue;
+  readonly x: NumberValue;
+  readonly y: NumberValue;
+  readonly blur: NumberValue;
+  readonly opacity: NumberValue;
+}
+
+/** Seeded noise: strength 0…1, cells in millimetres, of one colour or many. */
+export interface GrainValue {
+  readonly amount: NumberValue;
+  readonly size: NumberValue;
+  readonly seed: NumberValue;
+  readonly mono: boolean;
+}
+
+/** Facets as of a crystal: size in millimetres, strength 0…1. */
+export interface TextureValue {
+  readonly kind: "facets";
+  readonly size: NumberValue;
+  readonly strength: NumberValue;
+  readonly seed: NumberValue;
 }
 
 export interface Finish {
@@ -99,6 +151,11 @@ export interface Finish {
   readonly line: LineValue | null;
   readonly opacity: NumberValue;
   readonly blend: Blend;
+  readonly grain: GrainValue | null;
+  readonly texture: TextureValue | null;
+  readonly shadow: ShadeValue | null;
+  readonly innerShadow: ShadeValue | null;
+  readonly glow: ShadeValue | null;
 }
 
 export type Motif = NestedMotif;

@@ -32,3 +32,5 @@ export const MOST_JOINED = 50;
 /** Copies whose faces are found, and copies that are united. */
 export const MOST_FACED = 1_500;
 export const MOST_UNITED = 20_000;
+/** Colours one fill blends. */
+export const MOST_POOLS = 50;

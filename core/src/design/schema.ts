@@ -1,6 +1,7 @@
 import { array, boolean, lazy, mixed, string, ValidationError, type ISchema } from "yup";
 import { nameTrouble } from "../formula/numbers";
-import { GRADIENT_OVER } from "../finish/gradient";
+import { GRADIENT_OVER, LINE_GRADIENT_OVER } from "../finish/gradient";
+import { LINE_PLACES } from "../finish/line/lineShape";
 import { RAMP_BY } from "../finish/paint";
 import { FACE_PAINTS, JOIN_MODES } from "../join/modes";
 import { MOTIFS, motifOf } from "../motif/list";
@@ -9,6 +10,8 @@ import { BLENDS, CAPS, FORMAT, JOINS, ROLES } from "./design";
 import type { FieldTable } from "./field";
 import {
   DASH,
+  FACET_SIZE,
+  GRAIN_SIZE,
   GRADIENT_ANGLE,
   GRADIENT_PLACE,
   GRADIENT_RADIUS,
@@ -17,6 +20,10 @@ import {
   GUIDE_POINTS,
   LINE_WIDTH,
   OPACITY,
+  POOL_REACH,
+  SEED,
+  SHADE_BLUR,
+  SHADE_PLACE,
   SHEET_MARGIN,
   SHEET_SIDE,
   STOP,
@@ -30,6 +37,7 @@ import {
   MOST_NESTED,
   MOST_NUMBERS,
   MOST_PARTS,
+  MOST_POOLS,
   MOST_RULES,
 } from "./most";
 import { PLACE_LIMITS } from "./place";
@@ -102,11 +110,11 @@ function kindTest(kinds: readonly string[]) {
 }
 
 const cycle = exactly({
-  kind: string().required().oneOf(["cycle", "ramp", "linear", "radial"]),
+  kind: string().required().oneOf(["cycle", "ramp", "linear", "radial", "pools"]),
   colors: array(color().required()).min(1).max(100).required(),
   by: string().matches(
-    /^(index|ring|row|column|rule:[1-9]\d?)$/,
-    "must be index, ring, row, column or rule:N, rules counted from 1",
+    /^(index|ring|row|column|distance|angle|rule:[1-9]\d?)$/,
+    "must be index, ring, row, column, distance, angle or rule:N, rules counted from 1",
   ),
 });
 
@@ -116,42 +124,91 @@ const stops = () =>
     .max(100)
     .required();
 
-const gradient = {
-  stops: stops(),
-  midpoint: numberValue(STOP),
-  over: string().oneOf(GRADIENT_OVER),
-};
+const pool = exactly({
+  x: numberValue(GRADIENT_PLACE).required(),
+  y: numberValue(GRADIENT_PLACE).required(),
+  color: color().required(),
+  reach: numberValue(POOL_REACH),
+});
 
-const FILLS: Readonly<Record<string, ReturnType<typeof exactly>>> = {
-  cycle,
-  ramp: exactly({ kind: string().required(), stops: stops(), by: string().oneOf(RAMP_BY) }),
-  linear: exactly({ kind: string().required(), angle: numberValue(GRADIENT_ANGLE), ...gradient }),
-  radial: exactly({
-    kind: string().required(),
-    center: pairOf(GRADIENT_PLACE).default(undefined).optional(),
-    radius: numberValue(GRADIENT_RADIUS),
-    ...gradient,
-  }),
-};
+/** The kinds of fill; what a gradient may lie over differs between fills and lines. */
+function fillsOver(over: readonly string[]): Readonly<Record<string, ReturnType<typeof exactly>>> {
+  const kind = string().required();
+  const gradient = { stops: stops(), midpoint: numberValue(STOP), over: string().oneOf(over) };
+  const center = pairOf(GRADIENT_PLACE).default(undefined).optional();
+  return {
+    cycle,
+    ramp: exactly({ kind, stops: stops(), by: string().oneOf(RAMP_BY) }),
+    linear: exactly({ kind, angle: numberValue(GRADIENT_ANGLE), ...gradient }),
+    radial: exactly({ kind, center, radius: numberValue(GRADIENT_RADIUS), ...gradient }),
+    pools: exactly({
+      kind,
+      points: array(pool).min(1).max(MOST_POOLS).required(),
+      over: string().oneOf(GRADIENT_OVER),
+    }),
+  };
+}
 
-function fill() {
+function fill(over: readonly string[]) {
+  const fills = fillsOver(over);
   return lazy((value: unknown) => {
     if (!isRecord(value)) return color().nullable();
-    return typeof value.kind === "string" && Object.hasOwn(FILLS, value.kind) ? (FILLS[value.kind] ?? cycle) : cycle;
+    return typeof value.kind === "string" && Object.hasOwn(fills, value.kind) ? (fills[value.kind] ?? cycle) : cycle;
   });
 }
 
 const line = exactly({
   width: numberValue(LINE_WIDTH),
-  paint: fill(),
+  paint: fill(LINE_GRADIENT_OVER),
   cap: string().oneOf(CAPS),
   join: string().oneOf(JOINS),
   dash: array(numberValue(DASH).required()).max(20),
+  dots: exactly({ gap: numberValue(DASH).required() })
+    .nullable()
+    .default(undefined),
+  swell: array(exactly({ at: numberValue(STOP).required(), width: numberValue(LINE_WIDTH).required() })).max(100),
+  place: string().oneOf(LINE_PLACES),
 })
   .nullable()
   .default(undefined);
 
-const finish = exactly({ fill: fill(), line, opacity: numberValue(OPACITY), blend: string().oneOf(BLENDS) });
+function shade() {
+  return exactly({
+    color: color(),
+    x: numberValue(SHADE_PLACE),
+    y: numberValue(SHADE_PLACE),
+    blur: numberValue(SHADE_BLUR),
+    opacity: numberValue(OPACITY),
+  })
+    .nullable()
+    .default(undefined);
+}
+
+const finish = exactly({
+  fill: fill(GRADIENT_OVER),
+  line,
+  opacity: numberValue(OPACITY),
+  blend: string().oneOf(BLENDS),
+  grain: exactly({
+    amount: numberValue(OPACITY),
+    size: numberValue(GRAIN_SIZE),
+    seed: numberValue(SEED),
+    mono: boolean(),
+  })
+    .nullable()
+    .default(undefined),
+  texture: exactly({
+    kind: string().oneOf(["facets"]),
+    size: numberValue(FACET_SIZE),
+    strength: numberValue(OPACITY),
+    seed: numberValue(SEED),
+  })
+    .nullable()
+    .default(undefined),
+  shadow: shade(),
+  innerShadow: shade(),
+  glow: shade(),
+});
 
 const join = exactly({
   mode: string().oneOf(JOIN_MODES),

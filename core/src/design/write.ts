@@ -2,6 +2,7 @@ import { motifOf } from "../motif/list";
 import { ruleOf } from "../rules/list";
 import {
   differing,
+  EFFECT_DEFAULTS,
   emptyDesign,
   FINISH_DEFAULT,
   JOIN_DEFAULT,
@@ -64,8 +65,19 @@ function finishToFile(finish: Finish): Json {
   return {
     ...(fill !== undefined && { fill: fillToFile(fill) }),
     ...rest,
+    ...effectsToFile(finish),
     ...(finish.line && line !== undefined && { line: lineToFile(finish.line) }),
   };
+}
+
+function effectsToFile(finish: Finish): Json {
+  const kept: Record<string, unknown> = {};
+  for (const [name, standard] of Object.entries(EFFECT_DEFAULTS)) {
+    const effect: unknown = Reflect.get(finish, name);
+    // The kind is always written: it says which texture it is.
+    if (typeof effect === "object" && effect !== null) kept[name] = differing(effect, { ...standard, kind: "" });
+  }
+  return kept;
 }
 
 function lineToFile(line: NonNullable<Finish["line"]>): Json {
@@ -79,6 +91,7 @@ const FILL_DEFAULTS: Readonly<Record<string, Json>> = {
   ramp: { by: "index" },
   linear: { ...LINEAR_DEFAULT },
   radial: { ...RADIAL_DEFAULT },
+  pools: { over: "copy" },
 };
 
 function fillToFile(fill: unknown): unknown {

@@ -12,12 +12,15 @@ interface Stop {
 export const GRADIENT_OVER = ["copy", "whole"] as const;
 /** Whether a gradient lies over each copy by itself, or once over the whole part. */
 export type GradientOver = (typeof GRADIENT_OVER)[number];
+/** A line's gradient may also run along the line itself. */
+export const LINE_GRADIENT_OVER = [...GRADIENT_OVER, "line"] as const;
+export type LineGradientOver = (typeof LINE_GRADIENT_OVER)[number];
 
 interface Shared {
   readonly stops: readonly Stop[];
   /** Where between two stops their mixture is half and half, 0…1. */
   readonly midpoint: number;
-  readonly over: GradientOver;
+  readonly over: LineGradientOver;
 }
 
 /** Colours along a line (`angle` in degrees, 0° up) or from a point outwards, in shares of a box. */
@@ -57,7 +60,7 @@ export function placeGradient(gradient: Gradient, { left, top, right, bottom }: 
 }
 
 /** The stops with their mixtures between them. */
-function spelledOut({ stops, midpoint }: Gradient): Stop[] {
+function spelledOut({ stops, midpoint }: Pick<Gradient, "stops" | "midpoint">): Stop[] {
   const sorted = [...stops].sort((a, b) => a.at - b.at);
   // The mixture at share s is that at sᵖ, with p such that the midpoint has one half.
   const power = Math.log(0.5) / Math.log(Math.min(0.99, Math.max(0.01, midpoint)));
@@ -73,6 +76,11 @@ function spelledOut({ stops, midpoint }: Gradient): Stop[] {
       color: step === 0 ? stop.color : mixed((step / STEPS) ** power),
     }));
   });
+}
+
+/** A function from a place along a gradient (0…1) to its colour there. */
+export function colorAlong(gradient: Pick<Gradient, "stops" | "midpoint">): (share: number) => string {
+  return mixRamp(spelledOut(gradient));
 }
 
 /** The colour half way along, for where a gradient cannot be. */

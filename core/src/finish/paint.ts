@@ -1,5 +1,7 @@
+import type { Matrix } from "../geometry/matrix";
 import { lastCounting, indexUnder, matrixAt, numberUnder, type Counting, type Placements } from "../rules/placements";
 import { middleOf, type Gradient } from "./gradient";
+import { middleOfPools, type Pools } from "./pools";
 import { mixRamp } from "./ramp";
 
 const COUNTINGS: ReadonlyMap<string, Counting> = new Map([
@@ -14,8 +16,8 @@ export interface Stop {
   readonly color: string;
 }
 
-/** What a ramp goes by: the copy's number, its distance from the sheet's centre, its direction, or what rules say. */
-export const RAMP_BY = ["index", "distance", "angle", "paint"] as const;
+/** What a ramp goes by: the copy's number, its ring, row or column, its distance from the sheet's centre, its direction, or what rules say. */
+export const RAMP_BY = ["index", "ring", "row", "column", "distance", "angle", "paint"] as const;
 export type RampBy = (typeof RAMP_BY)[number];
 
 /** What copies are painted with; colours are `#RRGGBB` or `#RRGGBBAA`. */
@@ -27,6 +29,7 @@ export type Paint =
   | { readonly kind: "ramp"; readonly stops: readonly Stop[]; readonly by: RampBy }
   /** Colours that change over each copy, or over the whole part. */
   | Gradient
+  | Pools
   /** A colour for each outline, null for a hollow one. */
   | { readonly kind: "each"; readonly colors: readonly (string | null)[] };
 
@@ -47,6 +50,10 @@ export function colorAt(paint: Paint, placements: Placements): (copy: number) =>
       const middle = middleOf(paint);
       return () => middle;
     }
+    case "pools": {
+      const middle = middleOfPools(paint);
+      return () => middle;
+    }
     case "each":
       return (copy) => paint.colors[copy] ?? CLEAR;
     case "ramp": {
@@ -61,6 +68,10 @@ export function colorAt(paint: Paint, placements: Placements): (copy: number) =>
 function turnTaker(paint: Extract<Paint, { kind: "cycle" }>, placements: Placements): (copy: number) => number {
   const turns = paint.colors.length;
   if (paint.by === "index") return (copy) => copy % turns;
+  if (paint.by === "distance" || paint.by === "angle") {
+    const rankOf = ranked(placements, paint.by === "distance" ? distanceOf : angleOf);
+    return (copy) => rankOf(copy) % turns;
+  }
   const counting = COUNTINGS.get(paint.by);
   if (counting) {
     const rule = lastCounting(placements, counting);
@@ -78,23 +89,56 @@ function rampShare(by: RampBy, placements: Placements): (copy: number) => number
   switch (by) {
     case "index":
       return inOrder;
+    case "ring":
+    case "row":
+    case "column":
+      return countedShare(by, placements);
     case "paint":
       return (copy) => (paint ? Math.min(1, Math.max(0, paint[copy] ?? 0)) : inOrder(copy));
     case "angle":
-      return (copy) => {
-        const [, , , , e, f] = matrixAt(matrices, copy);
-        return (Math.atan2(e, -f) / (2 * Math.PI) + 1) % 1;
-      };
+      return (copy) => angleOf(matrixAt(matrices, copy));
     case "distance": {
       let furthest = 0;
-      const distance = (copy: number) => {
-        const [, , , , e, f] = matrixAt(matrices, copy);
-        return Math.hypot(e, f);
-      };
+      const distance = (copy: number) => distanceOf(matrixAt(matrices, copy));
       for (let copy = 0; copy < count; copy++) furthest = Math.max(furthest, distance(copy));
       return (copy) => (furthest > 0 ? distance(copy) / furthest : 0);
     }
   }
+}
+
+function distanceOf([, , , , e, f]: Matrix): number {
+  return Math.hypot(e, f);
+}
+
+/** The direction of a copy from the sheet's centre as a share of a full turn, 0 up, clockwise. */
+function angleOf([, , , , e, f]: Matrix): number {
+  return (Math.atan2(e, -f) / (2 * Math.PI) + 1) % 1;
+}
+
+/** Copies whose values differ by less than this have one rank. */
+const ONE_RANK = 1e-4;
+
+/** The place of each copy's value among all values there are, from the least on. */
+function ranked({ count, matrices }: Placements, valueOf: (matrix: Matrix) => number): (copy: number) => number {
+  const values = Array.from({ length: count }, (_, copy) => valueOf(matrixAt(matrices, copy)));
+  const order = [...values.keys()].sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0));
+  const ranks = new Int32Array(count);
+  let rank = 0;
+  order.forEach((copy, at) => {
+    const before = values[order[at - 1] ?? copy] ?? 0;
+    if ((values[copy] ?? 0) - before > ONE_RANK) rank += 1;
+    ranks[copy] = rank;
+  });
+  return (copy) => ranks[copy] ?? 0;
+}
+
+/** Where a copy's ring, row or column stands among those there are. */
+function countedShare(by: "ring" | "row" | "column", placements: Placements): (copy: number) => number {
+  const counting = COUNTINGS.get(by) ?? "rings";
+  const rule = lastCounting(placements, counting);
+  const numbers = Array.from({ length: placements.count }, (_, copy) => numberUnder(placements, rule, counting, copy));
+  const most = numbers.reduce((greatest, number) => Math.max(greatest, number), 0);
+  return (copy) => (most > 0 ? (numbers[copy] ?? 0) / most : 0);
 }
 
 export function isGradient(paint: Paint): paint is Gradient {

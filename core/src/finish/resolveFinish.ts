@@ -1,34 +1,38 @@
 import { paletteNameOf } from "../design/colors";
 import type {
-  Cap,
   ColorValue,
   FillValue,
   Finish,
   GradientFill,
-  LineJoin,
   LineValue,
+  PoolsFill,
+  ShadeValue,
   StopValue,
 } from "../design/design";
 import type { Resolver } from "../design/resolver";
 import {
   DASH,
+  FACET_SIZE,
+  GRAIN_SIZE,
   GRADIENT_ANGLE,
   GRADIENT_PLACE,
   GRADIENT_RADIUS,
   LINE_WIDTH,
   OPACITY,
+  POOL_REACH,
+  POOL_REACH_DEFAULT,
+  SEED,
+  SHADE_BLUR,
+  SHADE_PLACE,
   STOP,
 } from "../design/designLimits";
+import type { Effects, Shade } from "./effects/effects";
+import type { LineShape } from "./line/lineShape";
 import type { Paint, Stop } from "./paint";
 
-export interface ResolvedLine {
-  /** Millimetres in the motif's own size. */
-  readonly width: number;
+/** A line's shape and what it is painted with. */
+export interface ResolvedLine extends LineShape {
   readonly paint: Paint;
-  readonly cap: Cap;
-  readonly join: LineJoin;
-  /** Millimetres, drawn and left out in turn. */
-  readonly dash: readonly number[];
 }
 
 /** How copies are painted, with every number and palette colour known. */
@@ -37,6 +41,7 @@ export interface ResolvedFinish {
   readonly line: ResolvedLine | null;
   /** 0…1, of every copy. */
   readonly opacity: number;
+  readonly effects: Effects;
 }
 
 export function resolveFinish(
@@ -50,6 +55,40 @@ export function resolveFinish(
     fill: finish.fill === null ? null : paint(finish.fill, `${path}.fill`),
     line: finish.line && resolveLine(finish.line, paint, resolver, `${path}.line`),
     opacity: resolver.number(finish.opacity, OPACITY, `${path}.opacity`),
+    effects: resolveEffects(finish, palette, resolver, path),
+  };
+}
+
+function resolveEffects(
+  { grain, texture, shadow, innerShadow, glow }: Finish,
+  palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
+): Effects {
+  const shade = (value: ShadeValue | null, name: string): Shade | null =>
+    value && {
+      color: resolveColor(value.color, palette),
+      x: resolver.number(value.x, SHADE_PLACE, `${path}.${name}.x`),
+      y: resolver.number(value.y, SHADE_PLACE, `${path}.${name}.y`),
+      blur: resolver.number(value.blur, SHADE_BLUR, `${path}.${name}.blur`),
+      opacity: resolver.number(value.opacity, OPACITY, `${path}.${name}.opacity`),
+    };
+  return {
+    shadow: shade(shadow, "shadow"),
+    innerShadow: shade(innerShadow, "innerShadow"),
+    glow: shade(glow, "glow"),
+    grain: grain && {
+      amount: resolver.number(grain.amount, OPACITY, `${path}.grain.amount`),
+      size: resolver.number(grain.size, GRAIN_SIZE, `${path}.grain.size`),
+      seed: resolver.number(grain.seed, SEED, `${path}.grain.seed`),
+      mono: grain.mono,
+    },
+    texture: texture && {
+      kind: texture.kind,
+      size: resolver.number(texture.size, FACET_SIZE, `${path}.texture.size`),
+      strength: resolver.number(texture.strength, OPACITY, `${path}.texture.strength`),
+      seed: resolver.number(texture.seed, SEED, `${path}.texture.seed`),
+    },
   };
 }
 
@@ -65,6 +104,12 @@ function resolveLine(
     cap: line.cap,
     join: line.join,
     dash: line.dash.map((length, index) => resolver.number(length, DASH, `${path}.dash[${index}]`)),
+    dots: line.dots && { gap: resolver.number(line.dots.gap, DASH, `${path}.dots.gap`) },
+    swell: line.swell.map(({ at, width }, index) => ({
+      at: resolver.number(at, STOP, `${path}.swell[${index}].at`),
+      value: resolver.number(width, LINE_WIDTH, `${path}.swell[${index}].width`),
+    })),
+    place: line.place,
   };
 }
 
@@ -73,6 +118,7 @@ function resolvePaint(fill: FillValue, palette: ReadonlyMap<string, string>, res
   if (fill.kind === "ramp") {
     return { kind: "ramp", stops: resolveStops(fill.stops, palette, resolver, path), by: fill.by };
   }
+  if (fill.kind === "pools") return resolvePools(fill, palette, resolver, path);
   if (fill.kind === "linear" || fill.kind === "radial") return resolveGradient(fill, palette, resolver, path);
   return { kind: "cycle", colors: fill.colors.map((color) => resolveColor(color, palette)), by: fill.by };
 }
@@ -97,6 +143,21 @@ function resolveGradient(
   };
   const radius = resolver.number(fill.radius, GRADIENT_RADIUS, `${path}.radius`);
   return { kind: "radial", center, radius, ...shared };
+}
+
+function resolvePools(
+  { points, over }: PoolsFill,
+  palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
+): Paint {
+  const pools = points.map(({ x, y, color, reach = POOL_REACH_DEFAULT }, index) => ({
+    x: resolver.number(x, GRADIENT_PLACE, `${path}.points[${index}].x`),
+    y: resolver.number(y, GRADIENT_PLACE, `${path}.points[${index}].y`),
+    reach: resolver.number(reach, POOL_REACH, `${path}.points[${index}].reach`),
+    color: resolveColor(color, palette),
+  }));
+  return { kind: "pools", points: pools, over };
 }
 
 function resolveStops(

@@ -4,7 +4,7 @@ import { combine } from "../geometry/boolean/boolean";
 import { IDENTITY } from "../geometry/matrix";
 import { transformPath, type Path } from "../geometry/path";
 import type { Point } from "../geometry/point";
-import { pieceOutline, type Piece, type PieceLine } from "../motif/drawing";
+import { NO_LINE, pieceOutline, type Piece } from "../motif/drawing";
 import { matrixAt, MATRIX_STRIDE, type Placements } from "../rules/placements";
 import type { Shape } from "../rules/shapes";
 import { withinLimits, type Limits } from "./limits";
@@ -123,8 +123,6 @@ function apart(composed: Composed, { limits, dropDoubled }: JoinAsked): JoinedCo
   };
   return { shapes: once, placements: kept, colorOf: null, told: [] };
 }
-
-const NO_LINE: PieceLine = { paint: null, width: 0, cap: "round", join: "round", dash: [] };
 
 /** Fills as they are, and of every outline only the stretches no outline before it has drawn. */
 function drawnOnce(shapes: readonly Shape[]): Shape[] {

@@ -5,16 +5,29 @@ import type { Format } from "./format";
 import { makePdf } from "./pdf/pdf";
 import { makePng, MOST_PIXELS, pixelsOf } from "./png";
 import { makeSceneJson } from "./sceneJson";
-import { makeSvg } from "./svg";
+import { makeSvg } from "./svg/svg";
+import { hasEffectImages, imagesWithin } from "./images/imagesWithin";
 
 /** Every format a design can be made into, in the order they are offered. */
 export const FORMATS: readonly Format[] = [
-  { extension: "svg", mediaType: "image/svg+xml", make: makeSvg },
-  { extension: "pdf", mediaType: "application/pdf", make: makePdf },
+  {
+    extension: "svg",
+    mediaType: "image/svg+xml",
+    needsRasteriser: hasEffectImages,
+    tells: imagesWithin,
+    make: makeSvg,
+  },
+  {
+    extension: "pdf",
+    mediaType: "application/pdf",
+    needsRasteriser: hasEffectImages,
+    tells: imagesWithin,
+    make: makePdf,
+  },
   {
     extension: "png",
     mediaType: "image/png",
-    needsRasteriser: true,
+    needsRasteriser: () => true,
     refuses: (design, { dpi }) => pixelTrouble(design, dpi),
     make: (design, { dpi }) => makePng(design, pixelsOf(resolveDesign(design).sheet.width, dpi)),
   },

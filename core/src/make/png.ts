@@ -1,7 +1,7 @@
 import { initWasm, Resvg } from "@resvg/resvg-wasm";
 import type { Design } from "../design/design";
 import { buildScene } from "../scene/sceneBuilder";
-import { svgOfScene } from "./svg";
+import { svgOfScene } from "./svg/svg";
 
 const MILLIMETRES_PER_INCH = 25.4;
 /** Pixels a picture may have on its longer side. */
@@ -22,7 +22,9 @@ export function pixelsOf(millimetres: number, dpi: number): number {
 
 /** The design as a PNG, `width` pixels across. The rasteriser must have been loaded. */
 export function makePng(design: Design, width: number): Uint8Array<ArrayBuffer> {
-  const svg = svgOfScene(buildScene(design), { title: design.name, unit: "mm", embed: null });
+  const scene = buildScene(design);
+  const imageDpi = (width / scene.sheet.width) * MILLIMETRES_PER_INCH;
+  const svg = svgOfScene(scene, { title: design.name, unit: "mm", embed: null, imageDpi });
   const picture = new Resvg(svg, { fitTo: { mode: "width", value: width } });
   const rendered = picture.render();
   const png = new Uint8Array(rendered.asPng());

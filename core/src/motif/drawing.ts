@@ -3,8 +3,11 @@ import type { Cap, LineJoin } from "../design/design";
 import type { Matrix } from "../geometry/matrix";
 import { transformPath, type Path } from "../geometry/path";
 
-/** What a piece is painted with: a colour of its own (`#RRGGBB` or `#RRGGBBAA`), the part's finish, or nothing. */
-export type PiecePaint = { readonly own: string } | "finish" | null;
+/**
+ * What a piece is painted with: a colour of its own (`#RRGGBB` or `#RRGGBBAA`), the part's finish, the finish's line as
+ * an area, the line's colour at a place along it (0…1), or nothing.
+ */
+export type PiecePaint = { readonly own: string } | { readonly along: number } | "finish" | "line" | null;
 
 export interface PieceLine {
   readonly paint: PiecePaint;
@@ -14,6 +17,9 @@ export interface PieceLine {
   readonly join: LineJoin;
   readonly dash: readonly number[];
 }
+
+/** For pieces that have no line, whatever the finish says. */
+export const NO_LINE: PieceLine = { paint: null, width: 0, cap: "round", join: "round", dash: [] };
 
 /** One painted piece of a motif that brings colours of its own. */
 export interface Piece {

@@ -23,5 +23,7 @@ function colorsIn(fill: Paint | null): readonly (string | null)[] {
     case "linear":
     case "radial":
       return fill.stops.map(({ color }) => color);
+    case "pools":
+      return fill.points.map(({ color }) => color);
   }
 }

@@ -29,8 +29,13 @@ function needsOfParts(parts: readonly ResolvedPart[]): MotifNeeds {
     geometryEngine:
       needs.some(({ geometryEngine }) => geometryEngine) ||
       parts.some(
-        ({ cutouts, trimToWedge, join }) =>
-          cutouts.length > 0 || trimToWedge || join.mode !== "apart" || join.cutBy.length > 0 || join.inside !== null,
+        ({ cutouts, trimToWedge, join, finish: { line } }) =>
+          cutouts.length > 0 ||
+          trimToWedge ||
+          (line !== null && line.place !== "center") ||
+          join.mode !== "apart" ||
+          join.cutBy.length > 0 ||
+          join.inside !== null,
       ),
   };
 }

@@ -21,7 +21,8 @@ export async function takeAway(design: Design, extension: string): Promise<void>
     else if ("refusal" in made) toast.error(made.refusal, { id: extension });
     else {
       download(made.file, `${fileName(design.name)}.${extension}`);
-      toast.success(`${fileName(design.name)}.${extension} is made`, { id: extension });
+      const description = made.told ?? undefined;
+      toast.success(`${fileName(design.name)}.${extension} is made`, { id: extension, description });
     }
   } catch (error) {
     toast.error(`The file could not be made: ${messageOf(error)}`, { id: extension });

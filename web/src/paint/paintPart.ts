@@ -1,8 +1,18 @@
-import { colorAt, isGradient, type Paint, type PartScene, type PieceLine, type Shape } from "@twin-petal/core";
+import {
+  colorAt,
+  dressLines,
+  isGradient,
+  widestOf,
+  type Paint,
+  type PartScene,
+  type PieceLine,
+  type Shape,
+} from "@twin-petal/core";
 import { gradientStyles } from "./gradientStyle";
 import { WHOLE, type Look } from "./look";
 import { motifPath, reachOf } from "./motifPath";
 import { paintPieces } from "./paintPieces";
+import { poolStyles } from "./poolStyle";
 import type { Size, View } from "./view";
 
 type Context = OffscreenCanvasRenderingContext2D;
@@ -48,9 +58,9 @@ export async function paintPart(
   const { matrices, shapeOf, opacity } = placements;
   const count = Math.min(placements.count, look.most(part));
   const { fill, line } = part.finish;
-  const outlines = shapes.map((shape) => outlineOf(shape, line?.width ?? 0));
+  const outlines = dressLines(shapes, line).map((shape) => outlineOf(shape, line ? widestOf(line) : 0));
   const fills = brush(fill, { shapes, placements }, part);
-  const strokes = brush(line && line.width > 0 ? line.paint : null, { shapes, placements }, part);
+  const strokes = brush(line && widestOf(line) > 0 ? line.paint : null, { shapes, placements }, part);
   setLine(context, line);
   context.globalAlpha = part.finish.opacity;
   for (let copy = 0; copy < count; copy++) {
@@ -77,17 +87,11 @@ export async function paintPart(
     const clear = part.finish.opacity * (opacity?.[copy] ?? 1);
     if (opacity) context.globalAlpha = clear;
     if (pieces) {
-      paintPieces(
-        context,
-        pieces,
-        [a, b, c, d, e, f],
-        part,
-        clear,
-        () => fills?.(context, copy, "fillStyle"),
-        () => {
-          strokes?.(context, copy, "strokeStyle");
-        },
-      );
+      paintPieces(context, pieces, [a, b, c, d, e, f], part, clear, {
+        fill: () => fills?.(context, copy, "fillStyle"),
+        stroke: () => strokes?.(context, copy, "strokeStyle"),
+        fillWithLine: () => strokes?.(context, copy, "fillStyle"),
+      });
       continue;
     }
     if (fills) {
@@ -135,6 +139,12 @@ function outlineOf({ path, pieces }: Shape, width: number): Outline {
 function brush(paint: Paint | null, painted: Pick<PartScene["geometry"], "shapes" | "placements">, part: PartScene) {
   if (!paint) return null;
   const { shapes, placements } = painted;
+  if (paint.kind === "pools") {
+    const styleOf = poolStyles(paint, painted, part);
+    return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
+      context[style] = styleOf(context, copy);
+    };
+  }
   if (isGradient(paint)) {
     const styleOf = gradientStyles(paint, painted, part);
     return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {

@@ -1,8 +1,24 @@
-import { multiply, type Matrix, type PartScene, type Piece, type PiecePaint } from "@twin-petal/core";
+import {
+  colorAlong,
+  isGradient,
+  multiply,
+  type Matrix,
+  type PartScene,
+  type Piece,
+  type PiecePaint,
+} from "@twin-petal/core";
 import { motifPath } from "./motifPath";
 import { setLine } from "./paintPart";
 
 type Context = OffscreenCanvasRenderingContext2D;
+
+/** Sets what the part's finish paints one copy with. */
+interface FinishPaints {
+  fill: () => void;
+  stroke: () => void;
+  /** The line's paint, for lines that are areas. */
+  fillWithLine: () => void;
+}
 
 /** Paints one copy of a motif that brings colours of its own; what it leaves to the finish is set by the finish. */
 export function paintPieces(
@@ -12,34 +28,31 @@ export function paintPieces(
   toCanvas: Matrix,
   part: PartScene,
   opacity: number,
-  finishFill: () => void,
-  finishStroke: () => void,
+  finish: FinishPaints,
 ): void {
   const { fill, line } = part.finish;
+  const alongOf = line && isGradient(line.paint) ? colorAlong(line.paint) : null;
+  const choose = (style: "fillStyle" | "strokeStyle", paint: PiecePaint): boolean => {
+    if (paint === null) return false;
+    if (paint === "finish") {
+      if (style === "fillStyle") finish.fill();
+      else finish.stroke();
+      return (style === "fillStyle" ? fill : line) !== null;
+    }
+    if (paint === "line") finish.fillWithLine();
+    else context[style] = "own" in paint ? paint.own : (alongOf?.(paint.along) ?? "#000000");
+    return true;
+  };
   for (const piece of pieces) {
     const outline = motifPath(piece.path);
     context.globalAlpha = opacity * piece.opacity;
     if (piece.at) context.setTransform(...multiply(toCanvas, piece.at));
-    if (choose(context, "fillStyle", piece.fill, fill !== null, finishFill)) context.fill(outline, piece.fillRule);
+    if (choose("fillStyle", piece.fill)) context.fill(outline, piece.fillRule);
     const width = piece.line?.width ?? line?.width ?? 0;
-    const paint = piece.line ? piece.line.paint : "finish";
-    if (width > 0 && choose(context, "strokeStyle", paint, line !== null, finishStroke)) {
+    if (width > 0 && choose("strokeStyle", piece.line ? piece.line.paint : "finish")) {
       setLine(context, piece.line ?? line);
       context.stroke(outline);
     }
   }
   context.globalAlpha = opacity;
-}
-
-function choose(
-  context: Context,
-  style: "fillStyle" | "strokeStyle",
-  paint: PiecePaint,
-  hasFinish: boolean,
-  setFinish: () => void,
-): boolean {
-  if (paint === null || (paint === "finish" && !hasFinish)) return false;
-  if (paint === "finish") setFinish();
-  else context[style] = paint.own;
-  return true;
 }

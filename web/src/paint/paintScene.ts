@@ -1,5 +1,6 @@
-import type { PartScene, Scene } from "@twin-petal/core";
+import { hasEffects, type PartScene, type Scene } from "@twin-petal/core";
 import { WHOLE, type Look } from "./look";
+import { layerWithEffects } from "./paintEffects";
 import { paintPart, type GoOn, type Placing } from "./paintPart";
 
 type Context = OffscreenCanvasRenderingContext2D;
@@ -32,19 +33,30 @@ export async function paintScene(
   return true;
 }
 
-/** A part that blends is painted on a layer of its own first: its copies blend as one with what is below. */
+/** A part that blends, or casts a shadow, is painted on a layer of its own first: its copies do so as one. */
 async function paintBlended(context: Context, part: PartScene, to: Placing, goOn: GoOn, look: Look): Promise<boolean> {
-  if (part.blend === "normal" || look.lines) return paintPart(context, part, to, goOn, look);
+  const paint = (on: Context, placing: Placing) => paintPart(on, part, placing, goOn, look);
+  if (look.lines) return paint(context, to);
+  if (hasEffects(part.finish.effects)) {
+    const layered = await layerWithEffects(part, to, paint);
+    if (layered) layDown(context, layered.layer, -layered.margin, part.blend);
+    return layered !== null;
+  }
+  if (part.blend === "normal") return paint(context, to);
   const layer = new OffscreenCanvas(to.width, to.height);
   const layerContext = layer.getContext("2d");
   if (!layerContext) throw new Error("the browser gives no layer to paint on");
-  if (!(await paintPart(layerContext, part, to, goOn, look))) return false;
+  if (!(await paint(layerContext, to))) return false;
+  layDown(context, layer, 0, part.blend);
+  return true;
+}
+
+function layDown(context: Context, layer: OffscreenCanvas, offset: number, blend: PartScene["blend"]): void {
   context.resetTransform();
   context.globalAlpha = 1;
-  context.globalCompositeOperation = part.blend;
-  context.drawImage(layer, 0, 0);
+  context.globalCompositeOperation = blend === "normal" ? "source-over" : blend;
+  context.drawImage(layer, offset, offset);
   context.globalCompositeOperation = "source-over";
-  return true;
 }
 
 function sheetRectangle({ sheet }: Scene, to: Placing): [x: number, y: number, width: number, height: number] {

@@ -10,8 +10,8 @@ import rasteriserUrl from "@resvg/resvg-wasm/index_bg.wasm?url";
 import { expose } from "comlink";
 import { prepareInBrowser, WEB_HOST } from "./webHost";
 
-/** A file that was made, or why it cannot be. */
-export type Made = { readonly file: Blob } | { readonly refusal: string };
+/** A file that was made and what it says otherwise than the desk, or why it cannot be. */
+export type Made = { readonly file: Blob; readonly told: string | null } | { readonly refusal: string };
 
 const maker = {
   /** Makes a design file's text into a format; pictures at so many dots an inch. */
@@ -22,8 +22,9 @@ const maker = {
     const refusal = format.refuses?.(design, { dpi });
     if (refusal) return { refusal };
     await prepareInBrowser(design);
-    if (format.needsRasteriser) await loadRasteriser(() => fetch(rasteriserUrl));
-    return { file: new Blob([await format.make(design, { dpi })], { type: format.mediaType }) };
+    if (format.needsRasteriser?.(design)) await loadRasteriser(() => fetch(rasteriserUrl));
+    const file = new Blob([await format.make(design, { dpi })], { type: format.mediaType });
+    return { file, told: format.tells?.(design) ?? null };
   },
 
   /** Reads a picture from another program. */

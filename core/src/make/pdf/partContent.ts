@@ -1,7 +1,10 @@
-import { placeGradient } from "../../finish/gradient";
+import { colorAlong, placeGradient } from "../../finish/gradient";
+import { dressLines, isDressed } from "../../finish/line/dressLines";
+import { reachOfLine, widestOf } from "../../finish/line/lineShape";
 import { colorAt, isGradient, type Paint } from "../../finish/paint";
-import type { FillRule } from "../../geometry/boolean/operation";
-import { multiply, type Matrix } from "../../geometry/matrix";
+import { poolsRaster, type Pools } from "../../finish/pools";
+import type { Box } from "../../geometry/box";
+import { IDENTITY, invert, multiply, type Matrix } from "../../geometry/matrix";
 import { boxOfPath, type Path } from "../../geometry/path";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
 import { matrixAt } from "../../rules/placements";
@@ -10,8 +13,10 @@ import type { PartScene } from "../../scene/scene";
 import { channelsOf, pdfLine, pdfMatrix, pdfNumbers, pdfPath } from "./operators";
 import type { Resources } from "./resources";
 
-/** Sets what copies are filled or drawn with, and answers how opaque it is. */
-type Setter = (copy: number, placed: Matrix) => { words: string; alpha: number };
+/** What copies are painted with: words that set it and how opaque it is, or an image laid into what is filled. */
+type Paintwork =
+  { readonly words: string; readonly alpha: number } | { readonly image: string; readonly placed: Matrix };
+type Setter = (copy: number, placed: Matrix) => Paintwork;
 
 /**
  * The operators that paint a part. `toPage` takes millimetres on the sheet to the stream's own space: patterns go by
@@ -19,24 +24,28 @@ type Setter = (copy: number, placed: Matrix) => { words: string; alpha: number }
  */
 export function partContent(part: PartScene, resources: Resources, toPage: Matrix): string {
   const { geometry, finish } = part;
-  const { placements, shapes } = geometry;
-  const fills = finish.fill && setterOf(finish.fill, "fill", part, resources, toPage);
-  const strokes =
-    finish.line && finish.line.width > 0 ? setterOf(finish.line.paint, "stroke", part, resources, toPage) : null;
-  const lines: string[] = [];
+  const { placements } = geometry;
+  const shapes = dressLines(geometry.shapes, finish.line);
+  const { fill, line } = finish;
+  const dressed = isDressed(line);
+  const fills = fill && setterOf(fill, "fill", part, resources, toPage, 0);
+  const lines =
+    line && widestOf(line) > 0
+      ? setterOf(line.paint, dressed ? "fill" : "stroke", part, resources, toPage, reachOfLine(line))
+      : null;
+  const words: string[] = [];
   for (let copy = 0; copy < placements.count; copy++) {
     const shape = shapes[placements.shapeOf?.[copy] ?? 0];
     if (!shape || shape.path.length === 0) continue;
     const matrix = matrixAt(placements.matrices, copy);
     const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);
-    const fill = fills?.(copy, matrix) ?? null;
-    const stroke = strokes?.(copy, matrix) ?? null;
-    const pieces = shape.pieces ?? [plainPiece(shape.path)];
-    lines.push("q", pdfMatrix(matrix));
-    for (const piece of pieces) lines.push(pieceContent(piece, part, { fill, stroke, opacity }, resources));
-    lines.push("Q");
+    const paint: CopyPaint = { fill: fills?.(copy, matrix) ?? null, line: lines?.(copy, matrix) ?? null, opacity };
+    words.push("q", pdfMatrix(matrix));
+    for (const piece of shape.pieces ?? [plainPiece(shape.path)])
+      words.push(pieceContent(piece, part, paint, resources));
+    words.push("Q");
   }
-  return lines.join("\n");
+  return words.join("\n");
 }
 
 function plainPiece(path: Path): Piece {
@@ -44,42 +53,52 @@ function plainPiece(path: Path): Piece {
 }
 
 interface CopyPaint {
-  readonly fill: ReturnType<Setter> | null;
-  readonly stroke: ReturnType<Setter> | null;
+  readonly fill: Paintwork | null;
+  readonly line: Paintwork | null;
   readonly opacity: number;
 }
 
 function pieceContent(piece: Piece, part: PartScene, copy: CopyPaint, resources: Resources): string {
   const opacity = copy.opacity * piece.opacity;
   const line: PieceLine | null = piece.line ?? (part.finish.line && { ...part.finish.line, paint: "finish" });
-  const fill = setOf(piece.fill, copy.fill, "rg");
-  const stroke = line && line.width > 0 ? setOf(line.paint, copy.stroke, "RG") : null;
+  const fill = setOf(piece.fill, piece.fill === "finish" ? copy.fill : copy.line, "rg", part);
+  const stroke = line && line.width > 0 ? setOf(line.paint, copy.line, "RG", part) : null;
   const path = pdfPath(piece.path);
-  const paint = (set: ReturnType<Setter>, words: string) => [
-    resources.opacity(set.alpha * opacity, set.alpha * opacity),
-    set.words,
-    path,
-    words,
-  ];
+  const fillWord = piece.fillRule === "evenodd" ? "*" : "";
+  const painted = (set: Paintwork, how: string) =>
+    "image" in set
+      ? [
+          resources.opacity(opacity, opacity),
+          "q",
+          path,
+          `W${fillWord} n`,
+          pdfMatrix(set.placed),
+          `/${set.image} Do`,
+          "Q",
+        ]
+      : [resources.opacity(set.alpha * opacity, set.alpha * opacity), set.words, path, how];
   return [
     "q",
     ...(piece.at ? [pdfMatrix(piece.at)] : []),
-    ...(fill ? paint(fill, fillWord(piece.fillRule)) : []),
-    ...(stroke && line ? [pdfLine(line), ...paint(stroke, "S")] : []),
+    ...(fill ? painted(fill, `f${fillWord}`) : []),
+    ...(stroke && line && !("image" in stroke) ? [pdfLine(line), ...painted(stroke, "S")] : []),
     "Q",
   ].join("\n");
 }
 
-function fillWord(rule: FillRule): string {
-  return rule === "evenodd" ? "f*" : "f";
-}
-
-function setOf(paint: PiecePaint, finish: ReturnType<Setter> | null, operator: string): ReturnType<Setter> | null {
+function setOf(
+  paint: PiecePaint,
+  finish: Paintwork | null,
+  operator: string,
+  { finish: { line } }: PartScene,
+): Paintwork | null {
   if (paint === null) return null;
-  return paint === "finish" ? finish : flatSet(paint.own, operator);
+  if (paint === "finish" || paint === "line") return finish;
+  if ("own" in paint) return flatSet(paint.own, operator);
+  return line && isGradient(line.paint) ? flatSet(colorAlong(line.paint)(paint.along), operator) : null;
 }
 
-function flatSet(color: string, operator: string): ReturnType<Setter> {
+function flatSet(color: string, operator: string): Paintwork {
   const { rgb, alpha } = channelsOf(color);
   return { words: `${pdfNumbers(rgb)} ${operator}`, alpha };
 }
@@ -90,8 +109,10 @@ function setterOf(
   part: PartScene,
   resources: Resources,
   toPage: Matrix,
+  reach: number,
 ): Setter {
   const operator = property === "fill" ? "rg" : "RG";
+  if (paint.kind === "pools") return poolsSetter(paint, part, resources, reach);
   if (!isGradient(paint)) {
     const colorOf = colorAt(paint, part.geometry.placements);
     return (copy) => flatSet(colorOf(copy), operator);
@@ -107,4 +128,24 @@ function setterOf(
     const { path } = shapes[placements.shapeOf?.[copy] ?? 0] ?? { path: [] };
     return use(resources.gradient(placeGradient(paint, boxOfPath(path)), multiply(toPage, placed)));
   };
+}
+
+/** Pools as images laid into what they fill: one for each outline, or the whole's carried back into each copy's space. */
+function poolsSetter(pools: Pools, { id, geometry }: PartScene, resources: Resources, reach: number): Setter {
+  const placedOver = (key: string, over: Box, back: Matrix): Paintwork => {
+    const { raster, box } = poolsRaster(pools, over, reach);
+    const { left, top, right, bottom } = box;
+    const image = resources.image(`pools ${id} ${key} ${JSON.stringify(pools)}`, () => raster);
+    // An image fills the unit square, its first row uppermost where y grows up.
+    return { image, placed: multiply(back, [right - left, 0, 0, top - bottom, left, bottom]) };
+  };
+  const { shapes, placements } = geometry;
+  if (pools.over === "copy") {
+    return (copy) => {
+      const shape = placements.shapeOf?.[copy] ?? 0;
+      return placedOver(String(shape), boxOfPath(shapes[shape]?.path ?? []), IDENTITY);
+    };
+  }
+  const whole = boxOfGeometry(geometry);
+  return (_copy, placed) => placedOver("whole", whole, invert(placed) ?? IDENTITY);
 }

@@ -3,6 +3,8 @@ import type { Matrix } from "../../geometry/matrix";
 import { buildScene } from "../../scene/sceneBuilder";
 import { madeParts } from "../../scene/made";
 import type { PartScene, Scene } from "../../scene/scene";
+import { effectImages, IMAGE_DPI } from "../images/effectImages";
+import type { PlacedRaster } from "../../finish/pools";
 import { channelsOf, pdfMatrix, pdfNumbers } from "./operators";
 import { partContent } from "./partContent";
 import { Resources } from "./resources";
@@ -10,7 +12,10 @@ import { Resources } from "./resources";
 /** Points a millimetre. */
 const POINTS = 72 / 25.4;
 
-/** The design as a PDF of one page at real size, vectors throughout. */
+/**
+ * The design as a PDF of one page at real size. Shadows, grain and the like, and pools, are images in it; the
+ * rasteriser must have been loaded for the former.
+ */
 export async function makePdf(design: Design): Promise<Uint8Array<ArrayBuffer>> {
   const scene = buildScene(design);
   // Loaded only when a PDF is made: it is large.
@@ -42,14 +47,27 @@ function groundContent({ sheet: { ground, width, height } }: Scene): string[] {
   return [`q ${pdfNumbers(channelsOf(ground).rgb)} rg ${pdfNumbers([-width / 2, -height / 2, width, height])} re f Q`];
 }
 
+/** A part with what lies under and over it. */
+function layered(part: PartScene, resources: Resources, toPage: Matrix, scene: Scene): string {
+  const { under, over } = effectImages(part, scene, IMAGE_DPI);
+  const laid = (image: PlacedRaster | null, key: string) => {
+    if (!image) return [];
+    const { left, top, right, bottom } = image.box;
+    const name = resources.image(`${key} ${part.id}`, () => image.raster);
+    return ["q", pdfMatrix([right - left, 0, 0, top - bottom, left, bottom]), `/${name} Do`, "Q"];
+  };
+  return [...laid(under, "under"), partContent(part, resources, toPage), ...laid(over, "over")].join("\n");
+}
+
 /** A part that blends is a group of its own: its copies blend as one with what is below. */
-function blended(part: PartScene, resources: Resources, toPage: Matrix, { sheet }: Scene): string {
-  if (part.blend === "normal") return partContent(part, resources, toPage);
+function blended(part: PartScene, resources: Resources, toPage: Matrix, scene: Scene): string {
+  if (part.blend === "normal") return layered(part, resources, toPage, scene);
+  const { sheet } = scene;
   const { context } = resources;
   const name = resources.form(part.id, () => {
     const own = new Resources(context);
     // A form's patterns go by the form's own space, which is the sheet's.
-    const content = partContent(part, own, [1, 0, 0, 1, 0, 0]);
+    const content = layered(part, own, [1, 0, 0, 1, 0, 0], scene);
     const stream = context.flateStream(content, {
       Type: "XObject",
       Subtype: "Form",

@@ -1,5 +1,6 @@
 import type { PDFContext, PDFObject, PDFRef } from "pdf-lib";
 import type { PlacedGradient } from "../../finish/gradient";
+import type { Raster } from "../../finish/pools";
 import type { Blend } from "../../design/design";
 import { channelsOf } from "./operators";
 
@@ -41,6 +42,21 @@ export class Resources {
     return this.add("XObject", key, make);
   }
 
+  /** The name of an image; its clear places let through what is below. */
+  image(key: string, make: () => Raster): string {
+    return this.add("XObject", `image ${key}`, () => {
+      const { width, height, data } = make();
+      const shared = { Type: "XObject", Subtype: "Image", Width: width, Height: height, BitsPerComponent: 8 };
+      const smooth = { ...shared, Interpolate: true };
+      const clear = this.context.flateStream(channelsIn(data, [3]), { ...smooth, ColorSpace: "DeviceGray" });
+      const colors = channelsIn(data, [0, 1, 2]);
+      const mask = this.context.register(clear);
+      return this.context.register(
+        this.context.flateStream(colors, { ...smooth, ColorSpace: "DeviceRGB", SMask: mask }),
+      );
+    });
+  }
+
   dictionary(): PDFObject {
     const kinds: Record<string, Record<string, PDFObject>> = {};
     for (const { kind, name, object } of this.known.values()) kinds[kind] = { ...kinds[kind], [name]: object };
@@ -54,6 +70,17 @@ export class Resources {
     this.known.set(key, { kind, name, object: make() });
     return name;
   }
+}
+
+/** Some channels of RGBA pixels, one after the other. */
+function channelsIn(data: Raster["data"], channels: readonly number[]): Uint8Array {
+  const picked = new Uint8Array((data.length / 4) * channels.length);
+  for (let pixel = 0; pixel * 4 < data.length; pixel++) {
+    channels.forEach((channel, at) => {
+      picked[pixel * channels.length + at] = data[pixel * 4 + channel] ?? 0;
+    });
+  }
+  return picked;
 }
 
 /** An axial or radial shading whose colours are told stop by stop. */

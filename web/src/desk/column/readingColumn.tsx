@@ -5,7 +5,7 @@ import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { partEdit } from "@/store/edits/parts";
 import { watchWheel } from "@/ui/wheelSteps";
 import { CopiesWords } from "./copiesWords";
-import { FinishSection } from "./finishSection";
+import { FinishSection } from "./finish/finishSection";
 import { GuidesSection } from "./guidesSection";
 import { JoinSection } from "./joinSection";
 import { MADE_KINDS, MotifPicture, READY_KINDS } from "./motif/motifKinds";

@@ -1,16 +1,11 @@
 import { memo } from "react";
 import {
   BLENDS,
-  CAPS,
   FINISH_DEFAULT,
-  JOINS,
-  LINE_DEFAULT,
-  LINE_WIDTH,
   OPACITY,
   paletteReference,
   type FillValue,
   type Finish,
-  type LineValue,
   type Rule,
 } from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
@@ -18,9 +13,11 @@ import { setFinish, setLine } from "@/store/edits/finish";
 import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
-import { BoundNumber } from "../fields/boundNumber";
-import { WordButton } from "../fields/wordButton";
+import { BoundNumber } from "../../fields/boundNumber";
+import { WordButton } from "../../fields/wordButton";
+import { EffectWords } from "./effectWords";
 import { FillWords } from "./fillWords";
+import { LineManner, WidthWords } from "./lineWords";
 
 const asChoices = <C extends string>(values: readonly C[]) => values.map((value) => ({ value, words: value }));
 
@@ -85,19 +82,7 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
           </>
         ) : (
           <>
-            <b>A line</b>{" "}
-            <BoundNumber
-              label="line width"
-              stored={line.width}
-              standard={Number(LINE_DEFAULT.width)}
-              quantity="length"
-              limits={LINE_WIDTH}
-              step={0.1}
-              onSet={(width, change, gesture) =>
-                edit(setLine(id, { width: width ?? LINE_DEFAULT.width }, change, gestureOf("line", gesture)))
-              }
-            />{" "}
-            wide in{" "}
+            <b>A line</b> <WidthWords part={id} line={line} /> in{" "}
             <FillWords
               label="line"
               fill={line.paint}
@@ -106,14 +91,7 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
               onChange={(paint, change, gesture) => edit(setLine(id, { paint }, change, gestureOf("paint", gesture)))}
               onName={(color, replace) => nameColor(color, replace, "line")}
             />
-            , corners{" "}
-            <Choice
-              label="line corners"
-              value={line.join}
-              choices={asChoices(JOINS)}
-              onChange={(join) => edit(setLine(id, { join }, `line corners ${join}`))}
-            />
-            , <DashWords part={id} line={line} />
+            <LineManner part={id} line={line} />
             <WordButton onClick={() => edit(setFinish(id, "line", null, "remove the line"))}>no line</WordButton>
           </>
         )}
@@ -140,53 +118,7 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
         />
         .
       </Sentence>
+      <EffectWords part={id} finish={finish} palette={palette} />
     </section>
   );
 });
-
-/** Whether the line is whole or dashed. */
-function DashWords({ part: id, line }: { part: string; line: LineValue }) {
-  const { edit } = useEditing();
-  const set = (dash: typeof line.dash, change: string, gesture?: string) =>
-    edit(setLine(id, { dash }, change, gesture));
-  if (line.dash.length === 0) {
-    return (
-      <>
-        unbroken <WordButton onClick={() => set([3, 2], "dash the line")}>dash it</WordButton>
-      </>
-    );
-  }
-  return (
-    <>
-      dashed{" "}
-      {line.dash.map((length, index) => (
-        <span key={index}>
-          {index > 0 && " and "}
-          <BoundNumber
-            label={index % 2 === 0 ? "dash" : "dash gap"}
-            stored={length}
-            standard={2}
-            quantity="length"
-            limits={LINE_WIDTH}
-            step={0.5}
-            onSet={(next, change, gesture) =>
-              set(
-                line.dash.map((old, at) => (at === index ? (next ?? 2) : old)),
-                change,
-                gesture && `${id}/dash${index}/${gesture}`,
-              )
-            }
-          />
-        </span>
-      ))}
-      , ends{" "}
-      <Choice
-        label="line ends"
-        value={line.cap}
-        choices={asChoices(CAPS)}
-        onChange={(cap) => edit(setLine(id, { cap }, `line ends ${cap}`))}
-      />
-      <WordButton onClick={() => set([], "make the line whole")}>unbroken</WordButton>
-    </>
-  );
-}

@@ -1,0 +1,12 @@
+/** How much of each pixel a part's paint covers, and where the pixels are on the sheet. */
+export interface Coverage {
+  readonly width: number;
+  readonly height: number;
+  /** 0…255, rows from the top. */
+  readonly alpha: Uint8ClampedArray;
+  /** The sheet's place of the picture's upper left corner, millimetres. */
+  readonly left: number;
+  readonly top: number;
+  /** Pixels a millimetre. */
+  readonly scale: number;
+}

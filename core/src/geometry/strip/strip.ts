@@ -1,0 +1,164 @@
+import type { Cubic } from "../cubic";
+import { circleAt, polygonThrough } from "./ends";
+import { subpathOf, type Path, type Subpath } from "../path";
+import { measurePath, type MeasuredPath, type PlaceOnPath } from "../pathLength";
+import type { Point } from "../point";
+import { angleBetween, smoothRuns, type SmoothRun } from "./smoothRuns";
+
+/** How a strip ends and goes around corners. */
+export interface StripEnds {
+  readonly cap: "butt" | "round" | "square";
+  readonly join: "miter" | "round" | "bevel";
+}
+
+/** A run ready to be laid with strips. */
+export interface StripLine {
+  readonly measured: MeasuredPath;
+  readonly runs: readonly SmoothRun[];
+}
+
+export function stripLine(subpath: Subpath): StripLine {
+  return { measured: measurePath(subpath), runs: smoothRuns(subpath) };
+}
+
+/** A corner's tip reaches no further than this many times half the width, as strokes have it. */
+const MITER_LIMIT = 4;
+/** A strip whose width changes has a place to change at least this often along the line. */
+const CHANGES = 48;
+
+/**
+ * The area along a line from one length to another, its width (millimetres) told for each length. Several runs, all of
+ * one orientation, to be filled by the nonzero rule. A closed line from 0 to its length has no ends.
+ */
+export function stripAlong(
+  { measured, runs }: StripLine,
+  from: number,
+  to: number,
+  widthAt: (length: number) => number,
+  ends: StripEnds,
+  changing = false,
+): Path {
+  const whole = measured.closed && to - from >= measured.length - 1e-9;
+  const longest = changing ? measured.length / CHANGES : Infinity;
+  const pieces = runs.flatMap((run) => {
+    const [start, end] = [Math.max(from, run.from), Math.min(to, run.to)];
+    if (end - start < 1e-9) return [];
+    return [{ start, end, stops: finer([start, ...run.stops.filter((s) => s > start && s < end), end], longest) }];
+  });
+  const strips = pieces.flatMap(({ stops }) => side(stops, measured, widthAt));
+  const corners = pieces.flatMap(({ end, stops }, index) => {
+    const next = pieces[index + 1] ?? (whole ? pieces[0] : undefined);
+    if (!next) return [];
+    const arriving = placeNear(measured, end, stops.at(-2) ?? end);
+    const leaving = placeNear(measured, next.start, next.stops[1] ?? next.start);
+    return cornerOf(arriving, leaving, widthAt(end) / 2, ends.join);
+  });
+  const first = pieces[0];
+  const last = pieces.at(-1);
+  if (whole || !first || !last) return [...strips, ...corners];
+  const start = placeNear(measured, first.start, first.stops[1] ?? first.start);
+  const end = placeNear(measured, last.end, last.stops.at(-2) ?? last.end);
+  return [
+    ...strips,
+    ...corners,
+    ...capOf(start, -1, widthAt(from) / 2, ends.cap),
+    ...capOf(end, 1, widthAt(to) / 2, ends.cap),
+  ];
+}
+
+/** The place at a length, its direction that on the side of the other one: at a corner there are two. */
+function placeNear(measured: MeasuredPath, at: number, other: number): PlaceOnPath {
+  const { tangent, curvature } = measured.at(at + Math.sign(other - at) * Math.min(1e-6, Math.abs(other - at) / 2));
+  return { point: measured.at(at).point, tangent, curvature };
+}
+
+/** Lengths with more between them where two are further apart than told. */
+function finer(stops: readonly number[], longest: number): number[] {
+  return stops.flatMap((stop, index) => {
+    const next = stops[index + 1];
+    if (next === undefined) return [stop];
+    const count = Math.max(1, Math.ceil((next - stop) / longest));
+    return Array.from({ length: count }, (_, k) => stop + ((next - stop) * k) / count);
+  });
+}
+
+/** One strip without corners: its left edge forwards, its right edge back. */
+function side(stops: readonly number[], measured: MeasuredPath, widthAt: (length: number) => number): Path {
+  const places = stops.map((stop, index) => ({
+    stop,
+    half: widthAt(stop) / 2,
+    ...placeNear(measured, stop, (index === 0 ? stops[1] : stops[index - 1]) ?? stop),
+  }));
+  const slopeAt = (stop: number) => (widthAt(stop + 1e-4) - widthAt(stop - 1e-4)) / 4e-4;
+  const edge = (hand: 1 | -1) =>
+    places.map(({ stop, half, point, tangent, curvature }) => {
+      const normal = { x: -tangent.y * hand, y: tangent.x * hand };
+      const along = 1 - hand * curvature * half;
+      const slope = slopeAt(stop);
+      return {
+        stop,
+        point: { x: point.x + normal.x * half, y: point.y + normal.y * half },
+        way: { x: tangent.x * along + normal.x * slope, y: tangent.y * along + normal.y * slope },
+      };
+    });
+  const forwards = curvesThrough(edge(-1));
+  const back = curvesThrough(edge(1)).reverse();
+  const turned = back.map(([start, leave, arrive, end]): Cubic => [end, arrive, leave, start]);
+  const [startLeft, startRight] = [forwards[0]?.[0], turned.at(-1)?.[3]];
+  const [endLeft, endRight] = [forwards.at(-1)?.[3], turned[0]?.[0]];
+  if (!startLeft || !startRight || !endLeft || !endRight) return [];
+  const across = (a: Point, b: Point): Cubic => [a, a, b, b];
+  return [subpathOf([...forwards, across(endLeft, endRight), ...turned, across(startRight, startLeft)], true)];
+}
+
+interface EdgePlace {
+  readonly stop: number;
+  readonly point: Point;
+  /** How the point moves as the length grows. */
+  readonly way: Point;
+}
+
+/** Cubics with the given places and ways at their ends (Hermite). */
+function curvesThrough(places: readonly EdgePlace[]): Cubic[] {
+  return places.slice(1).map((to, index): Cubic => {
+    const from = places[index] ?? to;
+    const third = (to.stop - from.stop) / 3;
+    return [
+      from.point,
+      { x: from.point.x + from.way.x * third, y: from.point.y + from.way.y * third },
+      { x: to.point.x - to.way.x * third, y: to.point.y - to.way.y * third },
+      to.point,
+    ];
+  });
+}
+
+/** What fills the outer side of a corner. */
+function cornerOf(arriving: PlaceOnPath, leaving: PlaceOnPath, half: number, join: StripEnds["join"]): Path {
+  const { point } = arriving;
+  const [a, b] = [arriving.tangent, leaving.tangent];
+  const angle = angleBetween(a, b);
+  if (angle < 1e-3 || half <= 0) return [];
+  if (join === "round") return [circleAt(point, half)];
+  // The outer side is the left one where the line turns right.
+  const hand = a.x * b.y - a.y * b.x > 0 ? -1 : 1;
+  const outer = ({ x, y }: Point): Point => ({ x: point.x - y * hand * half, y: point.y + x * hand * half });
+  const reach = 1 / Math.cos(angle / 2);
+  const tip = { x: a.x - b.x, y: a.y - b.y };
+  const length = Math.hypot(tip.x, tip.y);
+  const spike =
+    join === "miter" && reach <= MITER_LIMIT && length > 1e-9
+      ? [{ x: point.x + (tip.x / length) * reach * half, y: point.y + (tip.y / length) * reach * half }]
+      : [];
+  return [polygonThrough([point, outer(a), ...spike, outer(b)])];
+}
+
+function capOf({ point, tangent }: PlaceOnPath, way: 1 | -1, half: number, cap: StripEnds["cap"]): Subpath[] {
+  if (cap === "butt" || half <= 0) return [];
+  if (cap === "round") return [circleAt(point, half)];
+  const [ox, oy] = [tangent.x * way * half, tangent.y * way * half];
+  const corner = (side: 1 | -1, out: 0 | 1) => ({
+    x: point.x - oy * side + ox * out,
+    y: point.y + ox * side + oy * out,
+  });
+  return [polygonThrough([corner(-1, 0), corner(-1, 1), corner(1, 1), corner(1, 0)])];
+}

@@ -1,0 +1,67 @@
+import { Resvg } from "@resvg/resvg-wasm";
+import { hasEffects, reachOfEffects } from "../../finish/effects/effects";
+import { effectLayers } from "../../finish/effects/layers";
+import { reachOfLine } from "../../finish/line/lineShape";
+import { growBox, isEmpty, type Box } from "../../geometry/box";
+import { boxOfGeometry } from "../../scene/boxOfGeometry";
+import type { PartScene, Scene } from "../../scene/scene";
+import { svgOfPart } from "../svg/partSvg";
+import type { PlacedRaster } from "../../finish/pools";
+
+/** What lies under a part's vectors and over them, as images; null where there is nothing. */
+export interface EffectImages {
+  readonly under: PlacedRaster | null;
+  readonly over: PlacedRaster | null;
+}
+
+export const NO_IMAGES: EffectImages = { under: null, over: null };
+
+const MILLIMETRES_PER_INCH = 25.4;
+/** Dots an inch of the images in files that are vectors otherwise. */
+export const IMAGE_DPI = 200;
+/** Pixels an image may have on its longer side. */
+const MOST_PIXELS = 6_000;
+
+/** Whether any part to be made needs the rasteriser for images in a vector file. */
+export function needsImages({ parts }: Pick<Scene, "parts">): boolean {
+  return parts.some(({ visible, role, finish }) => visible && role === "show" && hasEffects(finish.effects));
+}
+
+/** A part's effects as images. The rasteriser must have been loaded if the part has any. */
+export function effectImages(part: PartScene, { sheet }: Pick<Scene, "sheet">, dpi: number): EffectImages {
+  const { effects } = part.finish;
+  if (!hasEffects(effects)) return NO_IMAGES;
+  const box = imageBox(part, sheet);
+  if (isEmpty(box)) return NO_IMAGES;
+  const [across, down] = [box.right - box.left, box.bottom - box.top];
+  const scale = Math.min(dpi / MILLIMETRES_PER_INCH, MOST_PIXELS / Math.max(across, down));
+  const [width, height] = [Math.ceil(across * scale), Math.ceil(down * scale)];
+  if (width < 1 || height < 1) return NO_IMAGES;
+  const covered: Box = { ...box, right: box.left + width / scale, bottom: box.top + height / scale };
+  const alpha = alphaOf(svgOfPart(part, covered), width, height);
+  const { under, over } = effectLayers(effects, { width, height, alpha, left: box.left, top: box.top, scale });
+  return { under: under && { raster: under, box: covered }, over: over && { raster: over, box: covered } };
+}
+
+/** The part's box with what its effects reach, as far as that is on the sheet or near it. */
+function imageBox(part: PartScene, { width, height }: Scene["sheet"]): Box {
+  const { line, effects } = part.finish;
+  const reach = reachOfEffects(effects);
+  const grown = growBox(boxOfGeometry(part.geometry), reach + (line ? reachOfLine(line) : 0) + 0.5);
+  return {
+    left: Math.max(grown.left, -width / 2 - reach),
+    top: Math.max(grown.top, -height / 2 - reach),
+    right: Math.min(grown.right, width / 2 + reach),
+    bottom: Math.min(grown.bottom, height / 2 + reach),
+  };
+}
+
+function alphaOf(svg: string, width: number, height: number): Uint8ClampedArray {
+  const picture = new Resvg(svg, { fitTo: { mode: "width", value: width } });
+  const rendered = picture.render();
+  const { pixels } = rendered;
+  const alpha = Uint8ClampedArray.from({ length: width * height }, (_, pixel) => pixels[pixel * 4 + 3] ?? 0);
+  rendered.free();
+  picture.free();
+  return alpha;
+}

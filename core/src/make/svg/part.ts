@@ -1,0 +1,166 @@
+import { colorAlong } from "../../finish/gradient";
+import { dressLines, isDressed } from "../../finish/line/dressLines";
+import { colorAt, isGradient, type Paint } from "../../finish/paint";
+import type { Matrix } from "../../geometry/matrix";
+import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
+import { matrixAt } from "../../rules/placements";
+import type { Shape } from "../../rules/shapes";
+import type { PartScene } from "../../scene/scene";
+import { decimals } from "../decimals";
+import { pathData } from "../pathData";
+import { attribute } from "../xml";
+import { colorAttributes, opacityOf, type PaintProperty } from "./colors";
+import { isServed, serverName } from "./paintServers";
+
+/** Turns and scales are written to a millionth: over ten metres that is a hundredth of a millimetre. */
+const LINEAR_PLACES = 7;
+const OFFSET_PLACES = 5;
+
+/** Each outline once: as one path, or as a group of pieces that bring their own paint. */
+export function motifLines(part: PartScene): string[] {
+  if (isInline(part)) return [];
+  return paintedShapes(part).flatMap((shape, number) => {
+    const name = motifName(part.id, number);
+    if (!shape.pieces) return [`<path id="${name}" d="${pathData(shape.path)}"/>`];
+    return [`<g id="${name}">`, ...pieceLines(shape, part, number, number), `</g>`];
+  });
+}
+
+function paintedShapes({ geometry, finish }: PartScene): readonly Shape[] {
+  return dressLines(geometry.shapes, finish.line);
+}
+
+/** Where a line that is an area takes its paint from the whole, every copy has its own: it is written out each time. */
+function isInline({ finish: { line } }: PartScene): boolean {
+  return line !== null && isDressed(line) && isServed(line.paint) && line.paint.over === "whole";
+}
+
+function motifName(id: string, shape: number): string {
+  return shape === 0 ? `motif-${id}` : `motif-${id}-${shape + 1}`;
+}
+
+function pieceLines(shape: Shape, part: PartScene, shapeNumber: number, copy: number): string[] {
+  return (shape.pieces ?? []).map((piece) => pieceLine(piece, part, shapeNumber, copy));
+}
+
+/** What a piece leaves to the finish it says nothing of: it inherits that from the copy. */
+function pieceLine(piece: Piece, part: PartScene, shapeNumber: number, copy: number): string {
+  const { path, at, fill, fillRule, line, opacity } = piece;
+  const attributes = [
+    at ? attribute("transform", matrixText(at)) : "",
+    piecePaint("fill", fill, part, shapeNumber, copy),
+    fillRule === "evenodd" ? attribute("fill-rule", fillRule) : "",
+    line === null ? "" : piecePaint("stroke", line.paint, part, shapeNumber, copy),
+    line === null || line.paint === null ? "" : lineAttributes(line),
+    opacity === 1 ? "" : attribute("opacity", decimals(opacity, 4)),
+  ];
+  return `<path d="${pathData(path)}"${attributes.join("")}/>`;
+}
+
+function piecePaint(
+  property: PaintProperty,
+  paint: PiecePaint,
+  { id, finish: { line } }: PartScene,
+  shape: number,
+  copy: number,
+): string {
+  if (paint === "finish") return "";
+  if (paint === null || (paint === "line" && !line)) return attribute(property, "none");
+  if (paint === "line" && line) {
+    if (isServed(line.paint)) {
+      return attribute(property, `url(#${serverName(id, "stroke", line.paint.over === "whole" ? copy : shape)})`);
+    }
+    // What a copy's line is painted with it says as its colour.
+    const clear = line.paint.kind === "flat" ? opacityOf(line.paint.color) : 1;
+    return (
+      attribute(property, "currentColor") + (clear === 1 ? "" : attribute(`${property}-opacity`, decimals(clear, 4)))
+    );
+  }
+  if (typeof paint === "object" && "along" in paint)
+    return colorAttributes(property, lineColor(line?.paint, paint.along));
+  return typeof paint === "object" ? colorAttributes(property, paint.own) : "";
+}
+
+/** The colour of a line at a place along it. */
+function lineColor(paint: Paint | undefined, along: number): string {
+  return paint && isGradient(paint) ? colorAlong(paint)(along) : "#000000";
+}
+
+/** The opening of a part's group, with what all its copies share. */
+export function partGroup({ id, finish, blend }: PartScene): string {
+  const { fill, line } = finish;
+  const shared = [
+    attribute("id", id),
+    ...(fill ? flat("fill", fill) : [` fill="none"`]),
+    ...(line && !isDressed(line) ? [...flat("stroke", line.paint), lineAttributes(line)] : []),
+    ...(line && isDressed(line) && line.paint.kind === "flat"
+      ? [attribute("color", line.paint.color.slice(0, 7))]
+      : []),
+    ...(blend === "normal" ? [] : [` style="mix-blend-mode:${blend}"`]),
+  ];
+  return `<g${shared.join("")}>`;
+}
+
+function lineAttributes(line: Omit<PieceLine, "paint">): string {
+  const dash = line.dash.map((length) => decimals(length, OFFSET_PLACES)).join(" ");
+  return [
+    attribute("stroke-width", decimals(line.width, OFFSET_PLACES)),
+    attribute("stroke-linecap", line.cap),
+    attribute("stroke-linejoin", line.join),
+    ...(dash === "" ? [] : [attribute("stroke-dasharray", dash)]),
+  ].join("");
+}
+
+/** A flat paint is said once for all copies. */
+function flat(property: PaintProperty, paint: Paint): string[] {
+  return paint.kind === "flat" ? [colorAttributes(property, paint.color)] : [];
+}
+
+/** Every copy: as a use of its outline, or written out. */
+export function copyLines(part: PartScene): string[] {
+  const { id, geometry, finish } = part;
+  const { placements } = geometry;
+  const { fill, line } = finish;
+  const paints = [
+    ...(fill ? [changing("fill", fill, part)] : []),
+    ...(line ? [isDressed(line) ? changingColor(line.paint, placements) : changing("stroke", line.paint, part)] : []),
+  ];
+  const opacityOfCopy = (copy: number) => {
+    const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);
+    return opacity === 1 ? "" : attribute("opacity", decimals(opacity, 4));
+  };
+  const inline = isInline(part) ? paintedShapes(part) : null;
+  return Array.from({ length: placements.count }, (_, copy) => {
+    const transform = attribute("transform", matrixText(matrixAt(placements.matrices, copy)));
+    const own = transform + paints.map((attributesOf) => attributesOf(copy)).join("") + opacityOfCopy(copy);
+    const shape = placements.shapeOf?.[copy] ?? 0;
+    const written = inline?.[shape];
+    if (written) return `<g${own}>${pieceLines(written, part, shape, copy).join("")}</g>`;
+    return `<use xlink:href="#${motifName(id, shape)}"${own}/>`;
+  });
+}
+
+function matrixText([a, b, c, d, e, f]: Matrix): string {
+  const linear = [a, b, c, d].map((entry) => decimals(entry, LINEAR_PLACES));
+  const offset = [e, f].map((entry) => decimals(entry, OFFSET_PLACES));
+  return `matrix(${[...linear, ...offset].join(" ")})`;
+}
+
+/** A paint that changes from copy to copy; a flat one is said once for all. */
+function changing(property: PaintProperty, paint: Paint, { id, geometry }: PartScene): (copy: number) => string {
+  const { placements } = geometry;
+  if (paint.kind === "flat") return () => "";
+  if (isServed(paint)) {
+    const numberOf = (copy: number) => (paint.over === "whole" ? copy : (placements.shapeOf?.[copy] ?? 0));
+    return (copy) => attribute(property, `url(#${serverName(id, property, numberOf(copy))})`);
+  }
+  const colorOf = colorAt(paint, placements);
+  return (copy) => colorAttributes(property, colorOf(copy));
+}
+
+/** The same for lines that are areas, which take the copy's colour. */
+function changingColor(paint: Paint, placements: PartScene["geometry"]["placements"]): (copy: number) => string {
+  if (paint.kind === "flat" || isServed(paint)) return () => "";
+  const colorOf = colorAt(paint, placements);
+  return (copy) => attribute("color", colorOf(copy).slice(0, 7));
+}

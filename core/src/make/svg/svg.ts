@@ -1,0 +1,89 @@
+import type { Design } from "../../design/design";
+import { MILLIMETRES_PER, type Unit } from "../../design/units";
+import { writeDesign } from "../../design/write";
+import { madeParts } from "../../scene/made";
+import { buildScene } from "../../scene/sceneBuilder";
+import type { PartScene, Scene } from "../../scene/scene";
+import type { Box } from "../../geometry/box";
+import { decimals } from "../decimals";
+import { DESIGN_NAMESPACE } from "../embedded";
+import { effectImages, IMAGE_DPI } from "../images/effectImages";
+import { imageElement } from "../images/placedImage";
+import { escapeText } from "../xml";
+import { colorAttributes } from "./colors";
+import { paintServerLines } from "./paintServers";
+import { copyLines, motifLines, partGroup } from "./part";
+
+const PLACES = 5;
+
+/**
+ * The design as an SVG: one path for each motif and one use for each copy, the sheet's real size, and
+ * the design itself in the metadata, so that the file opens again as what it came from. Shadows, grain and the like
+ * are images in it; the rasteriser must have been loaded for those.
+ */
+export function makeSvg(design: Design): string {
+  const { name, sheet } = design;
+  return svgOfScene(buildScene(design), {
+    title: name,
+    unit: sheet.unit,
+    embed: writeDesign(design),
+    imageDpi: IMAGE_DPI,
+  });
+}
+
+export interface SvgOptions {
+  readonly title: string;
+  readonly unit: Unit;
+  /** The design file's text to carry along; null for a bare picture. */
+  readonly embed: string | null;
+  /** Dots an inch of images within. */
+  readonly imageDpi: number;
+  /** What is shown of the sheet, millimetres; the whole sheet unless given. */
+  readonly frame?: Box;
+}
+
+export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame }: SvgOptions): string {
+  const { sheet } = scene;
+  const { left, top, right, bottom } = frame ?? edgeOf(sheet);
+  const [x, y] = [decimals(left, PLACES), decimals(top, PLACES)];
+  const [across, down] = [decimals(right - left, PLACES), decimals(bottom - top, PLACES)];
+  const parts = madeParts(scene);
+  const lines = [
+    `<?xml version="1.0" encoding="UTF-8"?>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}" viewBox="${x} ${y} ${across} ${down}">`,
+    `<title>${escapeText(title)}</title>`,
+    ...(embed === null
+      ? []
+      : [`<metadata><design xmlns="${DESIGN_NAMESPACE}">${escapeText(embed)}</design></metadata>`]),
+    `<defs>`,
+    ...parts.flatMap(motifLines),
+    ...parts.flatMap(paintServerLines),
+    `</defs>`,
+    ...(sheet.ground === null
+      ? []
+      : [`<rect x="${x}" y="${y}" width="${across}" height="${down}"${colorAttributes("fill", sheet.ground)}/>`]),
+    ...parts.flatMap((part) => partLines(part, scene, imageDpi)),
+    `</svg>`,
+  ];
+  return `${lines.join("\n")}\n`;
+}
+
+/** A part with what lies under and over it, which blends with it as one. */
+function partLines(part: PartScene, scene: Scene, imageDpi: number): string[] {
+  const { under, over } = effectImages(part, scene, imageDpi);
+  return [
+    partGroup(part),
+    ...(under ? [imageElement(under)] : []),
+    ...copyLines(part),
+    ...(over ? [imageElement(over)] : []),
+    `</g>`,
+  ];
+}
+
+function edgeOf({ width, height }: Scene["sheet"]): Box {
+  return { left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 };
+}
+
+function inUnit(millimetres: number, unit: Unit): string {
+  return decimals(millimetres / MILLIMETRES_PER[unit], PLACES) + unit;
+}

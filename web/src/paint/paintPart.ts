@@ -59,8 +59,10 @@ export async function paintPart(
   const count = Math.min(placements.count, look.most(part));
   const { fill, line } = part.finish;
   const outlines = dressLines(shapes, line).map((shape) => outlineOf(shape, line ? widestOf(line) : 0));
-  const fills = brush(fill, { shapes, placements }, part);
-  const strokes = brush(line && widestOf(line) > 0 ? line.paint : null, { shapes, placements }, part);
+  // Pieces change the colour in between.
+  const pieced = outlines.some(({ pieces }) => pieces !== null);
+  const fills = brush(fill, { shapes, placements }, part, pieced);
+  const strokes = brush(line && widestOf(line) > 0 ? line.paint : null, { shapes, placements }, part, pieced);
   setLine(context, line);
   context.globalAlpha = part.finish.opacity;
   for (let copy = 0; copy < count; copy++) {
@@ -136,9 +138,14 @@ function outlineOf({ path, pieces }: Shape, width: number): Outline {
 }
 
 /** Sets the colour of one copy, and only when it differs from the copy before. */
-function brush(paint: Paint | null, painted: Pick<PartScene["geometry"], "shapes" | "placements">, part: PartScene) {
+function brush(
+  paint: Paint | null,
+  painted: Pick<PartScene["geometry"], "shapes" | "placements">,
+  part: PartScene,
+  always: boolean,
+) {
   if (!paint) return null;
-  const { shapes, placements } = painted;
+  const { placements } = painted;
   if (paint.kind === "pools") {
     const styleOf = poolStyles(paint, painted, part);
     return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
@@ -152,8 +159,6 @@ function brush(paint: Paint | null, painted: Pick<PartScene["geometry"], "shapes
     };
   }
   const colorOf = colorAt(paint, placements);
-  // Pieces change the colour in between.
-  const always = shapes.some(({ pieces }) => pieces !== null);
   let last = "";
   return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
     const color = colorOf(copy);

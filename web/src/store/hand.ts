@@ -30,6 +30,8 @@ export interface Hand {
   readonly held: HeldLook | null;
   /** What the strip along the bottom shows. */
   readonly strip: StripName;
+  /** Whether the places of the fill's colours are pulled on the sheet. */
+  readonly painting: boolean;
   /** The step of a walk its replay has come to; null while it is not replayed. */
   readonly walked: number | null;
 }
@@ -42,6 +44,7 @@ export const NOTHING_IN_HAND = {
   walked: null,
   built: null,
   pointed: null,
+  painting: false,
 } as const;
 
 export const EMPTY_HAND: Hand = {

@@ -46,6 +46,8 @@ export interface ChosenReport {
   /** The motif's outline as SVG path data, millimetres. */
   readonly outline: string;
   readonly motifBox: Box;
+  /** The box of all that is painted, on the sheet. */
+  readonly box: Box;
   /** Where the source stands. */
   readonly source: Matrix;
   /** From the motif's own space, its place included, to the copy that is worked on. */

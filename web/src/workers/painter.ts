@@ -1,4 +1,5 @@
 import {
+  boxOfGeometry,
   boxOfPath,
   invert,
   matrixAt,
@@ -121,6 +122,7 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     source: matrixAt(matrices, 0),
     working: multiply(working, geometry.motifAt),
     neighbours: neighboursOf(geometry.copies.placements),
+    box: boxOfGeometry(geometry),
     wedge: geometry.wedge(),
     told: geometry.told,
     motifAt: geometry.motifAt,

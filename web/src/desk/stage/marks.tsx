@@ -15,6 +15,7 @@ import { Guides } from "./guides";
 import { MotifHandles } from "./motifHandles";
 import { MotifTools } from "./motifTools";
 import { NestedHandles } from "./nestedHandles";
+import { PaintHandles } from "./paintHandles";
 import { PointedCopy } from "./pointedCopy";
 import { PivotHandle } from "./pivotHandle";
 import { usePicture } from "./pictureContext";
@@ -34,6 +35,7 @@ export function Marks() {
   const design = useDesign();
   const chosenId = useDesk((state) => state.chosen);
   const tool = useDesk((state) => state.hand.tool);
+  const painting = useDesk((state) => state.hand.painting);
   const chosen = report?.chosen?.id === chosenId ? report?.chosen : null;
   const part = design.parts.find(({ id }) => id === chosenId);
   const marks = chosen?.marks ?? NO_MARKS;
@@ -59,7 +61,8 @@ export function Marks() {
           {chosen.marks.map((placed, index) => (
             <QuietMark key={index} placed={placed} screen={screen} reach={reach} />
           ))}
-          {!part.locked && tool === "look" && (
+          {!part.locked && tool === "look" && painting && <PaintHandles part={part} chosen={chosen} />}
+          {!part.locked && tool === "look" && !painting && (
             <>
               {chosen.marks.map((placed, index) => (
                 <HandleOf key={index} part={part} placed={placed} />

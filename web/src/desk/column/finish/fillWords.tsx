@@ -1,7 +1,9 @@
 import { Plus } from "lucide-react";
 import type { CycleFill, FillValue, PaletteColor, RampBy } from "@twin-petal/core";
+import { useDesk } from "@/store/deskStore";
 import { Choice } from "@/ui/choice";
 import { Swatch } from "@/ui/swatch";
+import { WordButton } from "../../fields/wordButton";
 import { colorsOf, companionOf, FILL_KINDS, ofKind, recolored } from "./fillKinds";
 import { GradientWords } from "./gradientWords";
 import { PoolWords } from "./poolWords";
@@ -97,10 +99,22 @@ export function FillWords({ label, fill, palette, rules, onChange, onName }: Fil
           {(fill.kind === "linear" || fill.kind === "radial") && (
             <GradientWords label={label} fill={fill} onChange={onChange} />
           )}
+          {label === "fill" && fill.kind !== "cycle" && fill.kind !== "ramp" && <OnSheetToggle />}
           {fill.kind === "pools" && <PoolWords label={label} fill={fill} onChange={onChange} />}
         </>
       )}
     </>
+  );
+}
+
+/** Shows the places of the colours on the sheet, to be pulled there. */
+function OnSheetToggle() {
+  const painting = useDesk((state) => state.hand.painting);
+  const setHand = useDesk((state) => state.setHand);
+  return (
+    <WordButton aria-pressed={painting} onClick={() => setHand({ painting: !painting })}>
+      {painting ? "leave it so" : "place it on the sheet"}
+    </WordButton>
   );
 }
 

@@ -107,3 +107,5 @@ export * from "./finish/effects/layers";
 export * from "./finish/line/dressLines";
 export * from "./finish/line/lineShape";
 export * from "./geometry/monotone";
+export * from "./geometry/offset/offset";
+export * from "./join/weave/weave";

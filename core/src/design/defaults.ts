@@ -14,6 +14,7 @@ import {
   type Join,
   type LineValue,
   type Motif,
+  type OffsetValue,
   type Part,
   type PoolsFill,
   type Rule,
@@ -36,7 +37,7 @@ interface PartFile extends Partial<Omit<Part, "at" | "rules" | "join" | "finish"
   readonly motif: Motif;
   readonly at?: Partial<Part["at"]>;
   readonly rules?: readonly (Omit<Rule, "on"> & { readonly on?: boolean; readonly kind: string })[];
-  readonly join?: Partial<Join>;
+  readonly join?: Partial<Omit<Join, "offset">> & { readonly offset?: Partial<OffsetValue> | null };
   readonly finish?: Partial<Omit<Finish, "fill" | "line" | Effect>> & {
     readonly fill?: FillFile | null;
     readonly line?: (Partial<Omit<LineValue, "paint">> & { readonly paint?: FillFile }) | null;
@@ -68,7 +69,12 @@ export const JOIN_DEFAULT: Join = {
   dropDoubled: false,
   paint: "orbit",
   colors: [],
+  own: [],
+  gap: 0.4,
+  flipped: [],
+  offset: null,
 };
+export const OFFSET_DEFAULT: OffsetValue = { by: 2, times: 1, corners: "round", keep: true };
 export const FINISH_DEFAULT: Finish = {
   fill: "#1E6F5C",
   line: null,
@@ -165,7 +171,11 @@ function fillPart(file: PartFile): Part {
     })),
     oneEach: file.oneEach ?? false,
     cutouts: (file.cutouts ?? []).map(fillMotif),
-    join: { ...JOIN_DEFAULT, ...file.join },
+    join: {
+      ...JOIN_DEFAULT,
+      ...file.join,
+      offset: file.join?.offset ? { ...OFFSET_DEFAULT, ...file.join.offset } : null,
+    },
     finish: {
       ...FINISH_DEFAULT,
       ...finish,

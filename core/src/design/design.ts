@@ -2,6 +2,7 @@ import type { GradientOver, LineGradientOver } from "../finish/gradient";
 import type { LinePlace } from "../finish/line/lineShape";
 import type { RampBy } from "../finish/paint";
 import type { NumberValue } from "../formula/numbers";
+import type { OffsetCorners } from "../geometry/offset/offset";
 import type { FacePaint, JoinMode } from "../join/modes";
 import type { PairValue, PlaceValue, StoredFields } from "./field";
 import type { NestedMotif } from "./structures";
@@ -164,6 +165,22 @@ export interface Rule extends StoredFields {
   readonly on: boolean;
 }
 
+/** Outlines beside an outline. */
+export interface OffsetValue {
+  /** How far the first lies outside, or inside below 0, and each further one from the one before. Millimetres. */
+  readonly by: NumberValue;
+  readonly times: NumberValue;
+  readonly corners: OffsetCorners;
+  /** Whether the outline itself stays. */
+  readonly keep: boolean;
+}
+
+/** A face with a colour of its own; null leaves it hollow. */
+export interface OwnFaceValue {
+  readonly face: string;
+  readonly color: ColorValue | null;
+}
+
 /** How a part's copies combine. */
 export interface Join {
   readonly mode: JoinMode;
@@ -179,6 +196,13 @@ export interface Join {
   readonly paint: FacePaint;
   /** Faces: colours in turn by orbit, depth or group; null leaves one hollow. The fill's colours where none are given. */
   readonly colors: readonly (ColorValue | null)[];
+  /** Faces: those that differ from their orbit, by orbit and number around it: "3.0". */
+  readonly own: readonly OwnFaceValue[];
+  /** Weave: left free to either side of what lies over. Millimetres. */
+  readonly gap: NumberValue;
+  /** Weave: crossings turned by hand, by their strands and their number along the first: "0.3.1". */
+  readonly flipped: readonly string[];
+  readonly offset: OffsetValue | null;
 }
 
 export interface Part {

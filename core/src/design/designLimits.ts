@@ -22,3 +22,6 @@ export const SHADE_BLUR: Limits = { min: 0, max: 200, whole: false };
 export const GRAIN_SIZE: Limits = { min: 0.02, max: 100, whole: false };
 export const FACET_SIZE: Limits = { min: 0.2, max: 1_000, whole: false };
 export const SEED: Limits = { min: 0, max: 1_000_000, whole: true };
+export const WEAVE_GAP: Limits = { min: 0, max: 100, whole: false };
+export const OFFSET_BY: Limits = { min: -1_000, max: 1_000, whole: false };
+export const OFFSET_TIMES: Limits = { min: 1, max: 50, whole: true };

@@ -34,3 +34,7 @@ export const MOST_FACED = 1_500;
 export const MOST_UNITED = 20_000;
 /** Colours one fill blends. */
 export const MOST_POOLS = 50;
+/** Copies that are interlaced. */
+export const MOST_WOVEN = 600;
+/** Faces and crossings changed by hand. */
+export const MOST_BY_HAND = 2_000;

@@ -8,13 +8,23 @@ import type { ActiveRule } from "../rules/compose";
 import { ruleOf } from "../rules/list";
 import { resolveColor, resolveFinish, type ResolvedFinish } from "../finish/resolveFinish";
 import type { Scope } from "../formula/compile";
-import type { Blend, Design, Guide, Join, Motif, Part, Role, Rule } from "./design";
+import type { Offset } from "../join/offsets";
+import type { Blend, ColorValue, Design, Guide, Join, Motif, Part, Role, Rule } from "./design";
 import { MOST_COPIES } from "./most";
 import { resolvePlace } from "./place";
 import type { Problem } from "./problem";
 import { Resolver } from "./resolver";
 import { checkUses } from "./uses";
-import { GUIDE_ANGLE, GUIDE_PLACE, GUIDE_POINTS, SHEET_MARGIN, SHEET_SIDE } from "./designLimits";
+import {
+  GUIDE_ANGLE,
+  GUIDE_PLACE,
+  GUIDE_POINTS,
+  OFFSET_BY,
+  OFFSET_TIMES,
+  SHEET_MARGIN,
+  SHEET_SIDE,
+  WEAVE_GAP,
+} from "./designLimits";
 
 /** The sheet in millimetres. */
 export interface ResolvedSheet {
@@ -40,7 +50,11 @@ export type ResolvedGuide =
   | { readonly kind: "polygon"; readonly sides: number; readonly radius: number; readonly start: number };
 
 /** How a part's copies combine, with palette colours known. */
-export type ResolvedJoin = Omit<Join, "trimToWedge">;
+export interface ResolvedJoin extends Omit<Join, "trimToWedge" | "gap" | "offset"> {
+  /** Millimetres. */
+  readonly gap: number;
+  readonly offset: Offset | null;
+}
 
 /** A part with every number known, ready to be computed. */
 export interface ResolvedPart {
@@ -155,7 +169,7 @@ function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string
     motifAt: motif.at,
     cutouts: part.cutouts.map((cutout, index) => resolver.motif(cutout, `${path}.cutouts[${index}]`)),
     trimToWedge: part.join.trimToWedge,
-    join: resolveJoin(part.join, palette),
+    join: resolveJoin(part.join, palette, resolver, `${path}.join`),
     oneEach: part.oneEach,
     rules: resolveRules(part.rules, resolver, `${path}.rules`),
     at: resolvePlace(part.at, resolver, `${path}.at`),
@@ -169,10 +183,24 @@ function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string
 }
 
 function resolveJoin(
-  { trimToWedge: _motifs, colors, ...join }: Join,
+  { trimToWedge: _motifs, colors, own, gap, offset, ...join }: Join,
   palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
 ): ResolvedJoin {
-  return { ...join, colors: colors.map((color) => (color === null ? null : resolveColor(color, palette))) };
+  const known = (color: ColorValue | null) => (color === null ? null : resolveColor(color, palette));
+  return {
+    ...join,
+    colors: colors.map(known),
+    own: own.map(({ face, color }) => ({ face, color: known(color) })),
+    gap: resolver.number(gap, WEAVE_GAP, `${path}.gap`),
+    offset: offset && {
+      by: resolver.number(offset.by, OFFSET_BY, `${path}.offset.by`),
+      times: resolver.number(offset.times, OFFSET_TIMES, `${path}.offset.times`),
+      corners: offset.corners,
+      keep: offset.keep,
+    },
+  };
 }
 
 function resolveRules(rules: readonly Rule[], resolver: Resolver, path: string): ActiveRule[] {

@@ -3,6 +3,7 @@ import { nameTrouble } from "../formula/numbers";
 import { GRADIENT_OVER, LINE_GRADIENT_OVER } from "../finish/gradient";
 import { LINE_PLACES } from "../finish/line/lineShape";
 import { RAMP_BY } from "../finish/paint";
+import { OFFSET_CORNERS } from "../geometry/offset/offset";
 import { FACE_PAINTS, JOIN_MODES } from "../join/modes";
 import { MOTIFS, motifOf } from "../motif/list";
 import { RULES, ruleOf } from "../rules/list";
@@ -19,6 +20,8 @@ import {
   GUIDE_PLACE,
   GUIDE_POINTS,
   LINE_WIDTH,
+  OFFSET_BY,
+  OFFSET_TIMES,
   OPACITY,
   POOL_REACH,
   SEED,
@@ -27,10 +30,12 @@ import {
   SHEET_MARGIN,
   SHEET_SIDE,
   STOP,
+  WEAVE_GAP,
 } from "./designLimits";
 import {
   LONGEST_NAME,
   LONGEST_NOTES,
+  MOST_BY_HAND,
   MOST_COLORS,
   MOST_GUIDES,
   MOST_JOINED,
@@ -218,6 +223,17 @@ const join = exactly({
   dropDoubled: boolean(),
   paint: string().oneOf(FACE_PAINTS),
   colors: array(color().nullable()).max(MOST_COLORS),
+  own: array(exactly({ face: string().required().max(40), color: color().nullable() })).max(MOST_BY_HAND),
+  gap: numberValue(WEAVE_GAP),
+  flipped: array(string().required().max(40)).max(MOST_BY_HAND),
+  offset: exactly({
+    by: numberValue(OFFSET_BY),
+    times: numberValue(OFFSET_TIMES),
+    corners: string().oneOf(OFFSET_CORNERS),
+    keep: boolean(),
+  })
+    .nullable()
+    .default(undefined),
 });
 
 /** Any motif, with the place it is set at. */

@@ -8,6 +8,7 @@ import {
   JOIN_DEFAULT,
   LINE_DEFAULT,
   LINEAR_DEFAULT,
+  OFFSET_DEFAULT,
   RADIAL_DEFAULT,
   newPart,
   SHEET_DEFAULT,
@@ -45,7 +46,7 @@ function partToFile(part: Part): Json {
     motif: motifToFile(motif),
     ...(cutouts.length > 0 && { cutouts: cutouts.map(motifToFile) }),
     ...(rules.length > 0 && { rules: rules.map(ruleToFile) }),
-    ...some("join", differing(join, JOIN_DEFAULT)),
+    ...some("join", joinToFile(join)),
     ...some("finish", finishToFile(finish)),
   };
 }
@@ -68,6 +69,11 @@ function finishToFile(finish: Finish): Json {
     ...effectsToFile(finish),
     ...(finish.line && line !== undefined && { line: lineToFile(finish.line) }),
   };
+}
+
+function joinToFile(join: Part["join"]): Json {
+  const { offset, ...rest } = differing(join, JOIN_DEFAULT);
+  return { ...rest, ...(offset && { offset: differing(offset, OFFSET_DEFAULT) }) };
 }
 
 function effectsToFile(finish: Finish): Json {

@@ -24,10 +24,26 @@ declare module "clipper2-wasm" {
   export interface FillRule {
     readonly fillRule: unique symbol;
   }
+  export interface JoinType {
+    readonly joinType: unique symbol;
+  }
+  export interface EndType {
+    readonly endType: unique symbol;
+  }
   export interface MainModule {
     readonly Path64: new () => Path64;
     readonly Paths64: new () => Paths64;
     readonly Clipper64: new () => Clipper64;
+    readonly JoinType: Readonly<Record<"Square" | "Round" | "Miter", JoinType>>;
+    readonly EndType: Readonly<Record<"Polygon", EndType>>;
+    readonly InflatePaths64: (
+      paths: Paths64,
+      by: number,
+      corners: JoinType,
+      ends: EndType,
+      miterLimit: number,
+      arcTolerance: number,
+    ) => Paths64;
     readonly ClipType: Readonly<Record<"Intersection" | "Union" | "Difference" | "Xor", ClipType>>;
     readonly FillRule: Readonly<Record<"EvenOdd" | "NonZero", FillRule>>;
   }

@@ -1,15 +1,18 @@
 import { arrange } from "../geometry/arrangement/arrange";
 import { withoutDoubled } from "../geometry/arrangement/lines";
 import { combine } from "../geometry/boolean/boolean";
-import { IDENTITY } from "../geometry/matrix";
 import { transformPath, type Path } from "../geometry/path";
 import type { Point } from "../geometry/point";
 import { NO_LINE, pieceOutline, type Piece } from "../motif/drawing";
-import { matrixAt, MATRIX_STRIDE, type Placements } from "../rules/placements";
+import { matrixAt, type Placements } from "../rules/placements";
 import type { Shape } from "../rules/shapes";
 import { withinLimits, type Limits } from "./limits";
 import type { FacePaint, JoinMode } from "./modes";
-import { orbitsOf } from "./orbits";
+import { interlaced, type WeaveAsked } from "./interlaced";
+import { withOffsets, type Offset } from "./offsets";
+import { numbersAround, orbitsOf } from "./orbits";
+import { standing } from "./standing";
+import type { WovenCrossing } from "./weave/weave";
 
 /** What is asked of the copies, with other parts' areas as they stand on the sheet. */
 export interface JoinAsked {
@@ -19,6 +22,8 @@ export interface JoinAsked {
   readonly limits: Limits;
   /** Where the part's own centre is on the sheet: orbits are numbered from it. */
   readonly centre: Point;
+  readonly weave: WeaveAsked;
+  readonly offset: Offset | null;
 }
 
 /** Copies as they are to be painted: outlines on the sheet, each once where it is. */
@@ -27,31 +32,46 @@ export interface JoinedCopies {
   readonly placements: Placements;
   /** For joins into faces: what each outline is coloured by; -1 for hollow ones. */
   readonly colorOf: Int32Array | null;
+  /** For joins into faces: the name of each outline that is one, by its orbit and its number around it. */
+  readonly faceOf: readonly (string | null)[] | null;
+  /** For weaves: the places where strands cross. */
+  readonly crossings: readonly WovenCrossing[] | null;
   readonly told: readonly string[];
 }
 
-interface Composed {
+export interface Composed {
   readonly shapes: readonly Shape[];
   readonly placements: Placements;
 }
 
 /** Whether a join changes anything. */
-export function isJoined({ mode, dropDoubled, limits }: Pick<JoinAsked, "mode" | "dropDoubled" | "limits">): boolean {
-  return mode !== "apart" || dropDoubled || limits.taken !== null || limits.kept !== null;
+export function isJoined({
+  mode,
+  dropDoubled,
+  limits,
+  offset,
+}: Pick<JoinAsked, "mode" | "dropDoubled" | "limits" | "offset">): boolean {
+  return mode !== "apart" || dropDoubled || limits.taken !== null || limits.kept !== null || offset !== null;
 }
 
 /** Joins copies. The geometry engine must have been loaded. */
 export function joinCopies(composed: Composed, asked: JoinAsked): JoinedCopies {
   switch (asked.mode) {
     case "apart":
-      return apart(composed, asked);
+      return beside(apart(composed, asked), asked);
     case "merge":
-      return whole(united(outlinesOf(composed)), composed, asked);
+      return beside(whole(united(outlinesOf(composed)), composed, asked), asked);
     case "evenOdd":
-      return whole(alternating(outlinesOf(composed)), composed, asked);
+      return beside(whole(alternating(outlinesOf(composed)), composed, asked), asked);
     case "faces":
       return inFaces(composed, asked);
+    case "weave":
+      return interlaced(composed, outlinesOf(composed), asked);
   }
+}
+
+function beside(joined: JoinedCopies, { offset }: JoinAsked): JoinedCopies {
+  return offset ? { ...joined, ...withOffsets(joined, offset) } : joined;
 }
 
 /** The outlines of all copies as they stand on the sheet. */
@@ -77,27 +97,18 @@ function alternating(outlines: readonly Path[]): Path {
 function whole(path: Path, { shapes }: Composed, { limits }: JoinAsked): JoinedCopies {
   const told = shapes.some(({ pieces }) => pieces !== null) ? [LOST_COLORS] : [];
   const outline = withinLimits(path, limits);
-  return { shapes: [{ path: outline, pieces: null }], placements: standing(1), colorOf: null, told };
-}
-
-const LOST_COLORS = "joined copies take the part’s finish; the motif’s own colours show only while they are apart";
-
-/** Placements that leave outlines where they are. */
-function standing(count: number): Placements {
-  const matrices = new Float64Array(count * MATRIX_STRIDE);
-  for (let copy = 0; copy < count; copy++) matrices.set(IDENTITY, copy * MATRIX_STRIDE);
   return {
-    count,
-    matrices,
-    rise: null,
-    zScale: null,
-    shapeOf: Uint32Array.from({ length: count }, (_, copy) => copy),
-    opacity: null,
-    paint: null,
-    spans: [],
-    slots: null,
+    shapes: [{ path: outline, pieces: null }],
+    placements: standing(1),
+    colorOf: null,
+    faceOf: null,
+    crossings: null,
+    told,
   };
 }
+
+export const LOST_COLORS =
+  "joined copies take the part’s finish; the motif’s own colours show only while they are apart";
 
 /** Each copy by itself, cut and kept, its number and paint its own; doubled lines once over all. */
 function apart(composed: Composed, { limits, dropDoubled }: JoinAsked): JoinedCopies {
@@ -121,7 +132,7 @@ function apart(composed: Composed, { limits, dropDoubled }: JoinAsked): JoinedCo
     matrices: stood.matrices,
     shapeOf: stood.shapeOf,
   };
-  return { shapes: once, placements: kept, colorOf: null, told: [] };
+  return { shapes: once, placements: kept, colorOf: null, faceOf: null, crossings: null, told: [] };
 }
 
 /** Fills as they are, and of every outline only the stretches no outline before it has drawn. */
@@ -155,6 +166,7 @@ function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
   const { faces } = arrange(bounding, (covering) => isKept(covering) && (lineArt || coverers(covering) > 0));
   const inside = faces.filter(({ covering }) => isKept(covering));
   const orbits = orbitsOf(inside, composed.placements, asked.centre);
+  const around = numbersAround(inside, orbits, asked.centre);
   const numbers = inside.map((face, index) => {
     // A region between copies that none of them covers stays hollow, unless only lines bound it.
     if (coverers(face.covering) === 0 && !lineArt) return -1;
@@ -164,7 +176,8 @@ function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
   const cut = { taken: limits.taken, kept: null };
   const colored = inside.flatMap((face, index) => {
     const color = numbers[index] ?? -1;
-    return color < 0 ? [] : [{ path: withinLimits(face.outline, cut), color }];
+    const name = `${orbits[index] ?? 0}.${around[index] ?? 0}`;
+    return color < 0 ? [] : [{ path: withinLimits(face.outline, cut), color, name }];
   });
   const lines = withoutDoubled(outlines).flatMap((line) => withinLimits(linesOnly(line), limits));
   const shapes: Shape[] = [
@@ -175,6 +188,8 @@ function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
     shapes,
     placements: standing(shapes.length),
     colorOf: Int32Array.from([...colored.map(({ color }) => color), 0]),
+    faceOf: [...colored.map(({ name }) => name), null],
+    crossings: null,
     told: composed.shapes.some(({ pieces }) => pieces !== null) ? [LOST_COLORS] : [],
   };
 }

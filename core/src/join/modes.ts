@@ -1,5 +1,5 @@
-/** How copies combine: painted one over the other, united, overlaps alternating, or split into closed regions. */
-export const JOIN_MODES = ["apart", "merge", "evenOdd", "faces"] as const;
+/** How copies combine: painted one over the other, united, overlaps alternating, split into closed regions, or interlaced. */
+export const JOIN_MODES = ["apart", "merge", "evenOdd", "faces", "weave"] as const;
 export type JoinMode = (typeof JOIN_MODES)[number];
 
 /** What gives a face its colour: which faces the rules carry onto it, how many copies cover it, or its neighbours. */

@@ -1,6 +1,6 @@
 import type { Face } from "../geometry/arrangement/arrange";
 import { apply, invert, multiply, type Matrix } from "../geometry/matrix";
-import type { Point } from "../geometry/point";
+import { directionOf, type Point } from "../geometry/point";
 import { matrixAt, type Placements } from "../rules/placements";
 import { addTo } from "../geometry/keyedLists";
 
@@ -32,6 +32,22 @@ export function orbitsOf(faces: readonly Face[], placements: Placements, centre:
     faces,
     centre,
   );
+}
+
+/** For each face its number among those of its orbit, going clockwise about the centre from the top. */
+export function numbersAround(faces: readonly Face[], orbits: readonly number[], centre: Point): number[] {
+  const members = new Map<number, number[]>();
+  orbits.forEach((orbit, face) => addTo(members, orbit, face));
+  const numbers = faces.map(() => 0);
+  for (const own of members.values()) {
+    const angleOf = (face: number) => {
+      const angle = directionOf(centre, faces[face]?.centre ?? centre);
+      // One straight up may come out a hair short of a full turn.
+      return angle > 359.9 ? 0 : angle;
+    };
+    own.sort((a, b) => angleOf(a) - angleOf(b) || a - b).forEach((face, number) => (numbers[face] = number));
+  }
+  return numbers;
 }
 
 function isAlike(a: Face, b: Face | undefined): boolean {

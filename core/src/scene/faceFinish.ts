@@ -4,10 +4,18 @@ import type { ResolvedFinish } from "../finish/resolveFinish";
 import type { PartGeometry } from "./scene";
 
 /** A part's finish with its faces' colours: those of the join in turn, or the fill's where the join names none. */
-export function faceFinish(finish: ResolvedFinish, join: ResolvedJoin, { colorOf }: PartGeometry): ResolvedFinish {
+export function faceFinish(
+  finish: ResolvedFinish,
+  join: ResolvedJoin,
+  { colorOf, faceOf }: PartGeometry,
+): ResolvedFinish {
   if (!colorOf) return finish;
   const colors = join.colors.length > 0 ? join.colors : colorsIn(finish.fill);
-  const each = Array.from(colorOf, (color) => colors[color % Math.max(1, colors.length)] ?? null);
+  const own = new Map(join.own.map(({ face, color }) => [face, color]));
+  const each = Array.from(colorOf, (color, shape) => {
+    const name = faceOf?.[shape] ?? "";
+    return own.has(name) ? (own.get(name) ?? null) : (colors[color % Math.max(1, colors.length)] ?? null);
+  });
   return { ...finish, fill: { kind: "each", colors: each } };
 }
 

@@ -35,7 +35,8 @@ function needsOfParts(parts: readonly ResolvedPart[]): MotifNeeds {
           (line !== null && line.place !== "center") ||
           join.mode !== "apart" ||
           join.cutBy.length > 0 ||
-          join.inside !== null,
+          join.inside !== null ||
+          join.offset !== null,
       ),
   };
 }

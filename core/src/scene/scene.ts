@@ -2,6 +2,7 @@ import type { Blend, Role } from "../design/design";
 import type { Problem } from "../design/problem";
 import type { ResolvedGuide, ResolvedSheet } from "../design/resolve";
 import type { ResolvedFinish } from "../finish/resolveFinish";
+import type { WovenCrossing } from "../join/weave/weave";
 import type { Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
 import type { Size } from "../geometry/size";
@@ -24,6 +25,10 @@ export interface PartGeometry {
   readonly joined: boolean;
   /** For joins into faces, what each painted outline is coloured by. */
   readonly colorOf: Int32Array | null;
+  /** For joins into faces, the name of each painted outline that is a face. */
+  readonly faceOf: readonly (string | null)[] | null;
+  /** For weaves, the places where strands cross. */
+  readonly crossings: readonly WovenCrossing[] | null;
   /** What the person should know of how it was drawn and repeated, in words. */
   readonly told: readonly string[];
   /** The motif's own place, which the path has in it. */

@@ -13,7 +13,7 @@ import type { PartGeometry, PartScene, Scene } from "./scene";
 import { surroundingsOf } from "./surroundings";
 import { blendedFinish } from "./blendedFinish";
 import { faceFinish } from "./faceFinish";
-import { joinedCopies } from "./joinedCopies";
+import { bandOf, joinedCopies } from "./joinedCopies";
 import { wedgeOf } from "./wedge";
 
 interface Remembered {
@@ -115,8 +115,9 @@ function computePart(
     followed.length > 0 ? part.at.join() : "",
   ].join("\n");
   // Colours are left out: a new one computes no geometry.
-  const { colors: _painted, ...join } = part.join;
-  const geometryKey = [drawingKey, ruleKeys, part.at.join(), part.oneEach, JSON.stringify(join)].join("\n");
+  const { colors: _painted, own: _ownColors, ...join } = part.join;
+  const joinKey = JSON.stringify(join.mode === "weave" ? [join, bandOf(part.finish)] : join);
+  const geometryKey = [drawingKey, ruleKeys, part.at.join(), part.oneEach, joinKey].join("\n");
   const same = known?.followed.every((one, index) => one === followed[index]) ? known : undefined;
   const sceneOf = (id: string) => usedOf(id)?.scene;
   const drawing =
@@ -165,6 +166,8 @@ function computeGeometry(
     placements: joined?.placements ?? kept,
     joined: joined !== null,
     colorOf: joined?.colorOf ?? null,
+    faceOf: joined?.faceOf ?? null,
+    crossings: joined?.crossings ?? null,
     told: [...told, ...composed.told, ...(joined?.told ?? [])],
   };
 }

@@ -12,6 +12,12 @@ export function isDressed(line: ResolvedLine | null): boolean {
   return swell.length > 0 || dots !== null || place !== "center" || isAlong(line) || paint.kind === "pools";
 }
 
+/** Whether some outlines have lines that are areas, painted by filling them. */
+export function hasLineAreas(shapes: readonly Shape[]): boolean {
+  const isLine = ({ fill }: Piece) => fill === "line" || (typeof fill === "object" && fill !== null && "along" in fill);
+  return shapes.some(({ pieces }) => pieces?.some(isLine));
+}
+
 /** Whether a line's colour changes along it. */
 function isAlong({ paint }: ResolvedLine): boolean {
   return paint.kind === "linear" && paint.over === "line";

@@ -17,12 +17,7 @@ const FILL_RULES = { nonzero: "NonZero", evenodd: "EvenOdd" } as const;
 /** Combines the first operand with each of the others in turn, on the grid. */
 export function clip({ operands }: Facets, operation: Operation, rule: FillRule): Loop[] {
   const engine = geometryEngine();
-  const owned: { delete: () => void }[] = [];
-  const own = <T extends { delete: () => void }>(object: T): T => {
-    owned.push(object);
-    return object;
-  };
-  try {
+  return withOwned((own) => {
     const [subject = [], ...clips] = operands;
     if (operation === "union" || operation === "difference" || clips.length < 2) {
       return loopsOf(run(engine, own, pack(engine, own, subject), pack(engine, own, clips.flat()), operation, rule));
@@ -32,14 +27,25 @@ export function clip({ operands }: Facets, operation: Operation, rule: FillRule)
       result = run(engine, own, result, pack(engine, own, polygons), operation, rule);
     }
     return loopsOf(result);
+  });
+}
+
+/** Gives back the engine's memory of everything that was owned meanwhile. */
+export function withOwned<R>(work: (own: Own) => R): R {
+  const owned: { delete: () => void }[] = [];
+  try {
+    return work((object) => {
+      owned.push(object);
+      return object;
+    });
   } finally {
     for (const object of owned) object.delete();
   }
 }
 
-type Own = <T extends { delete: () => void }>(object: T) => T;
+export type Own = <T extends { delete: () => void }>(object: T) => T;
 
-function pack(engine: MainModule, own: Own, polygons: readonly BigInt64Array[]): Paths64 {
+export function pack(engine: MainModule, own: Own, polygons: readonly BigInt64Array[]): Paths64 {
   const paths = own(new engine.Paths64());
   for (const polygon of polygons) {
     const path = own(new engine.Path64());
@@ -69,7 +75,8 @@ function run(
   return result;
 }
 
-function loopsOf(paths: Paths64): Loop[] {
+/** The polygons of a result, read out of the engine. */
+export function loopsOf(paths: Paths64): Loop[] {
   return Array.from({ length: paths.size() }, (_, index) => {
     const path = paths.get(index);
     const loop = readLoop(path);

@@ -1,5 +1,5 @@
 import { colorAlong, placeGradient } from "../../finish/gradient";
-import { dressLines, isDressed } from "../../finish/line/dressLines";
+import { dressLines, hasLineAreas } from "../../finish/line/dressLines";
 import { reachOfLine, widestOf } from "../../finish/line/lineShape";
 import { colorAt, isGradient, type Paint } from "../../finish/paint";
 import { poolsRaster, type Pools } from "../../finish/pools";
@@ -27,11 +27,11 @@ export function partContent(part: PartScene, resources: Resources, toPage: Matri
   const { placements } = geometry;
   const shapes = dressLines(geometry.shapes, finish.line);
   const { fill, line } = finish;
-  const dressed = isDressed(line);
+  const areas = hasLineAreas(shapes);
   const fills = fill && setterOf(fill, "fill", part, resources, toPage, 0);
   const lines =
     line && widestOf(line) > 0
-      ? setterOf(line.paint, dressed ? "fill" : "stroke", part, resources, toPage, reachOfLine(line))
+      ? setterOf(line.paint, areas ? "fill" : "stroke", part, resources, toPage, reachOfLine(line))
       : null;
   const words: string[] = [];
   for (let copy = 0; copy < placements.count; copy++) {

@@ -1,5 +1,5 @@
 import { colorAlong } from "../../finish/gradient";
-import { dressLines, isDressed } from "../../finish/line/dressLines";
+import { dressLines, hasLineAreas } from "../../finish/line/dressLines";
 import { colorAt, isGradient, type Paint } from "../../finish/paint";
 import type { Matrix } from "../../geometry/matrix";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
@@ -31,8 +31,9 @@ function paintedShapes({ geometry, finish }: PartScene): readonly Shape[] {
 }
 
 /** Where a line that is an area takes its paint from the whole, every copy has its own: it is written out each time. */
-function isInline({ finish: { line } }: PartScene): boolean {
-  return line !== null && isDressed(line) && isServed(line.paint) && line.paint.over === "whole";
+function isInline(part: PartScene): boolean {
+  const { line } = part.finish;
+  return line !== null && isServed(line.paint) && line.paint.over === "whole" && hasLineAreas(paintedShapes(part));
 }
 
 function motifName(id: string, shape: number): string {
@@ -87,15 +88,15 @@ function lineColor(paint: Paint | undefined, along: number): string {
 }
 
 /** The opening of a part's group, with what all its copies share. */
-export function partGroup({ id, finish, blend }: PartScene): string {
+export function partGroup(part: PartScene): string {
+  const { id, finish, blend } = part;
   const { fill, line } = finish;
+  const areas = hasLineAreas(paintedShapes(part));
   const shared = [
     attribute("id", id),
     ...(fill ? flat("fill", fill) : [` fill="none"`]),
-    ...(line && !isDressed(line) ? [...flat("stroke", line.paint), lineAttributes(line)] : []),
-    ...(line && isDressed(line) && line.paint.kind === "flat"
-      ? [attribute("color", line.paint.color.slice(0, 7))]
-      : []),
+    ...(line && !areas ? [...flat("stroke", line.paint), lineAttributes(line)] : []),
+    ...(line && areas && line.paint.kind === "flat" ? [attribute("color", line.paint.color.slice(0, 7))] : []),
     ...(blend === "normal" ? [] : [` style="mix-blend-mode:${blend}"`]),
   ];
   return `<g${shared.join("")}>`;
@@ -121,9 +122,10 @@ export function copyLines(part: PartScene): string[] {
   const { id, geometry, finish } = part;
   const { placements } = geometry;
   const { fill, line } = finish;
+  const areas = hasLineAreas(paintedShapes(part));
   const paints = [
     ...(fill ? [changing("fill", fill, part)] : []),
-    ...(line ? [isDressed(line) ? changingColor(line.paint, placements) : changing("stroke", line.paint, part)] : []),
+    ...(line ? [areas ? changingColor(line.paint, placements) : changing("stroke", line.paint, part)] : []),
   ];
   const opacityOfCopy = (copy: number) => {
     const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);

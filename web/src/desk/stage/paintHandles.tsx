@@ -63,7 +63,7 @@ function useFill(part: string) {
   const { nudge } = useLengthWords();
   return {
     nudge,
-    number(stored: NumberValue, limits: Limits): number {
+    number: (stored: NumberValue, limits: Limits): number => {
       const outcome = valueOf(stored, limits, scope);
       return "value" in outcome ? outcome.value : 0;
     },

@@ -3,8 +3,9 @@ import type { Design } from "../design/design";
 import { writeDesign } from "../design/write";
 import type { Format } from "./format";
 import { makePdf } from "./pdf/pdf";
-import { makePng, MOST_PIXELS, pixelsOf } from "./png";
+import { makePng, pixelsOf, tooManyPixels } from "./png";
 import { makeSceneJson } from "./sceneJson";
+import { tilePng, tileSvg } from "./tileFormats";
 import { makeSvg } from "./svg/svg";
 import { hasEffectImages, imagesWithin } from "./images/imagesWithin";
 
@@ -31,19 +32,19 @@ export const FORMATS: readonly Format[] = [
     refuses: (design, { dpi }) => pixelTrouble(design, dpi),
     make: (design, { dpi }) => makePng(design, pixelsOf(resolveDesign(design).sheet.width, dpi)),
   },
+  tileSvg,
+  tilePng,
   { extension: "petal.json", mediaType: "application/vnd.twin-petal+json", make: writeDesign },
   { extension: "scene.json", mediaType: "application/json", make: makeSceneJson },
 ];
 
 function pixelTrouble(design: Design, dpi: number): string | null {
   const { width, height } = resolveDesign(design).sheet;
-  const pixels = pixelsOf(Math.max(width, height), dpi);
-  if (pixels <= MOST_PIXELS) return null;
-  const most = Math.floor((MOST_PIXELS / pixels) * dpi);
-  return `at ${dpi} dpi the picture would be ${pixels} pixels long; at most ${MOST_PIXELS} can be made: use ${most} dpi or less`;
+  return tooManyPixels(Math.max(width, height), dpi);
 }
 
-/** The format of a file name's or an `as`'s ending; undefined when there is none. */
+/** The format of a file name's or an `as`'s ending, the longest that fits; undefined when there is none. */
 export function formatOf(name: string): Format | undefined {
-  return FORMATS.find(({ extension }) => name === extension || name.endsWith(`.${extension}`));
+  const fitting = FORMATS.filter(({ extension }) => name === extension || name.endsWith(`.${extension}`));
+  return fitting.sort((a, b) => b.extension.length - a.extension.length)[0];
 }

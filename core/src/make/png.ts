@@ -1,5 +1,7 @@
 import { initWasm, Resvg } from "@resvg/resvg-wasm";
 import type { Design } from "../design/design";
+import type { Box } from "../geometry/box";
+import type { Scene } from "../scene/scene";
 import { buildScene } from "../scene/sceneBuilder";
 import { svgOfScene } from "./svg/svg";
 
@@ -20,11 +22,25 @@ export function pixelsOf(millimetres: number, dpi: number): number {
   return Math.max(1, Math.round((millimetres / MILLIMETRES_PER_INCH) * dpi));
 }
 
+/** Why a picture of so many millimetres cannot be made at a resolution; null where it can. */
+export function tooManyPixels(millimetres: number, dpi: number): string | null {
+  const pixels = pixelsOf(millimetres, dpi);
+  if (pixels <= MOST_PIXELS) return null;
+  const most = Math.floor((MOST_PIXELS / pixels) * dpi);
+  return `at ${dpi} dpi the picture would be ${pixels} pixels long; at most ${MOST_PIXELS} can be made: use ${most} dpi or less`;
+}
+
 /** The design as a PNG, `width` pixels across. The rasteriser must have been loaded. */
 export function makePng(design: Design, width: number): Uint8Array<ArrayBuffer> {
   const scene = buildScene(design);
-  const imageDpi = (width / scene.sheet.width) * MILLIMETRES_PER_INCH;
-  const svg = svgOfScene(scene, { title: design.name, unit: "mm", embed: null, imageDpi });
+  const [x, y] = [scene.sheet.width / 2, scene.sheet.height / 2];
+  return pngOfScene(scene, { left: -x, top: -y, right: x, bottom: y }, width);
+}
+
+/** A box of a scene (millimetres) as a PNG, `width` pixels across. */
+export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<ArrayBuffer> {
+  const imageDpi = (width / (frame.right - frame.left)) * MILLIMETRES_PER_INCH;
+  const svg = svgOfScene(scene, { title: "", unit: "mm", embed: null, imageDpi, frame });
   const picture = new Resvg(svg, { fitTo: { mode: "width", value: width } });
   const rendered = picture.render();
   const png = new Uint8Array(rendered.asPng());

@@ -35,6 +35,9 @@ interface Remembered {
 export class SceneBuilder {
   private parts: ReadonlyMap<string, Remembered> = new Map();
 
+  /** `onWork` is told the name of each part whose shapes are about to be computed, which may take long. */
+  constructor(private readonly onWork: (part: string) => void = () => undefined) {}
+
   build(design: Design): Scene {
     return this.buildResolved(resolveDesign(design));
   }
@@ -54,10 +57,11 @@ export class SceneBuilder {
       const part = byId.get(id);
       if (done || !part) return done?.scene;
       const known = this.parts.get(id);
-      const remembered = computeOrKeep(part, known, resolved.sheet, (used) => {
+      const usedOf = (used: string) => {
         compute(used);
         return next.get(used);
-      });
+      };
+      const remembered = computeOrKeep(part, known, resolved.sheet, usedOf, this.onWork);
       if (remembered) next.set(id, remembered);
       return remembered?.scene;
     };
@@ -84,10 +88,11 @@ function computeOrKeep(
   known: Remembered | undefined,
   sheet: ResolvedSheet,
   usedOf: RememberedOf,
+  onWork: (part: string) => void,
 ): Remembered | undefined {
   if (part.problems.length > 0) return known;
   try {
-    return computePart(part, known, sheet, usedOf);
+    return computePart(part, known, sheet, usedOf, onWork);
   } catch (error) {
     if (!(error instanceof RuleTrouble)) throw error;
     part.report(error.field, error.message);
@@ -100,6 +105,7 @@ function computePart(
   known: Remembered | undefined,
   sheet: ResolvedSheet,
   usedOf: RememberedOf,
+  onWork: (part: string) => void,
 ): Remembered {
   const followed = [
     ...usesOf(part).map(({ id }) => usedOf(id)?.scene.geometry),
@@ -120,6 +126,7 @@ function computePart(
   const geometryKey = [drawingKey, ruleKeys, part.at.join(), part.oneEach, joinKey].join("\n");
   const same = known?.followed.every((one, index) => one === followed[index]) ? known : undefined;
   const sceneOf = (id: string) => usedOf(id)?.scene;
+  if (same?.geometryKey !== geometryKey) onWork(part.name);
   const drawing =
     same?.drawingKey === drawingKey
       ? same.drawing

@@ -5,10 +5,9 @@ import { startMaker } from "@/workers/start";
 
 /** Work that takes longer than this shows that it is under way, milliseconds. */
 const SHOW_AFTER = 300;
-const DPI = 300;
 
-/** Makes a file of the design in a worker and hands it to the browser to keep. */
-export async function takeAway(design: Design, extension: string): Promise<void> {
+/** Makes a file of the design in a worker, pictures at so many dots an inch, and hands it to the browser to keep. */
+export async function takeAway(design: Design, extension: string, dpi: number): Promise<void> {
   const { maker, end } = startMaker();
   let timer = 0;
   const stopped = new Promise<null>((stop) => {
@@ -16,7 +15,7 @@ export async function takeAway(design: Design, extension: string): Promise<void>
     timer = window.setTimeout(() => toast.loading(`Making the ${extension} …`, { id: extension, action }), SHOW_AFTER);
   });
   try {
-    const made = await Promise.race([maker.make(writeDesign(design), extension, DPI), stopped]);
+    const made = await Promise.race([maker.make(writeDesign(design), extension, dpi), stopped]);
     if (made === null) toast("Stopped; no file was made", { id: extension });
     else if ("refusal" in made) toast.error(made.refusal, { id: extension });
     else {

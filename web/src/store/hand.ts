@@ -6,6 +6,9 @@ export type Tool = (typeof TOOLS)[number];
 export const HELD_LOOKS = ["before", "source", "lines"] as const;
 export type HeldLook = (typeof HELD_LOOKS)[number];
 
+/** The places of the fill's colours, the crossings of a weave, the faces of a join. */
+export type Touched = "fill" | "crossings" | "faces";
+
 export const STRIPS = ["neighbours", "gaps", "build-up"] as const;
 export type StripName = (typeof STRIPS)[number];
 
@@ -30,8 +33,10 @@ export interface Hand {
   readonly held: HeldLook | null;
   /** What the strip along the bottom shows. */
   readonly strip: StripName;
-  /** Whether the places of the fill's colours are pulled on the sheet. */
-  readonly painting: boolean;
+  /** What of the chosen part the pointer changes on the sheet, in place of its handles. */
+  readonly touching: Touched | null;
+  /** What faces are painted with; null leaves them hollow. */
+  readonly brush: string | null;
   /** The step of a walk its replay has come to; null while it is not replayed. */
   readonly walked: number | null;
 }
@@ -44,7 +49,7 @@ export const NOTHING_IN_HAND = {
   walked: null,
   built: null,
   pointed: null,
-  painting: false,
+  touching: null,
 } as const;
 
 export const EMPTY_HAND: Hand = {
@@ -53,5 +58,6 @@ export const EMPTY_HAND: Hand = {
   swapped: false,
   held: null,
   strip: "neighbours",
+  brush: "#C8442B",
   ...NOTHING_IN_HAND,
 };

@@ -1,4 +1,5 @@
 import {
+  bakedCopies,
   boxOfGeometry,
   EMPTY_BOX,
   isEmpty,
@@ -11,7 +12,9 @@ import {
   SceneBuilder,
   valuesOfVary,
   type Design,
+  RuleTrouble,
   type GapReport,
+  type Motif,
   type PartScene,
 } from "@twin-petal/core";
 import { transfer } from "comlink";
@@ -46,6 +49,19 @@ export class Assistant {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const part = scene.parts.find((known) => known.id === id);
     return part ? countCoinciding(part.geometry.copies.shapes, part.geometry.copies.placements) : 0;
+  }
+
+  /** A part's copies as one motif; or why they cannot be. */
+  async bake(design: Design, id: string): Promise<{ readonly motif: Motif } | { readonly trouble: string }> {
+    const scene = await this.builder.buildPrepared(design, WEB_HOST);
+    const part = scene.parts.find((known) => known.id === id);
+    if (!part) return { trouble: "it has no picture yet" };
+    try {
+      return { motif: bakedCopies(part) };
+    } catch (error) {
+      if (error instanceof RuleTrouble) return { trouble: error.message };
+      throw error;
+    }
   }
 
   /** True distances between the copies of a part; null when it cannot be computed. */

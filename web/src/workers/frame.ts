@@ -8,6 +8,7 @@ import type {
   ResolvedGuide,
   ResolvedSheet,
   Wedge,
+  WovenCrossing,
 } from "@twin-petal/core";
 import type { DeskColors } from "@/paint/paintScene";
 import type { Size, View } from "@/paint/view";
@@ -37,6 +38,8 @@ export interface FrameReport {
   readonly problems: readonly Problem[];
   /** For each part its number of copies. */
   readonly copies: ReadonlyMap<string, number>;
+  /** For each part the box of all that is painted, on the sheet. */
+  readonly boxes: ReadonlyMap<string, Box>;
   readonly chosen: ChosenReport | null;
 }
 
@@ -46,8 +49,6 @@ export interface ChosenReport {
   /** The motif's outline as SVG path data, millimetres. */
   readonly outline: string;
   readonly motifBox: Box;
-  /** The box of all that is painted, on the sheet. */
-  readonly box: Box;
   /** Where the source stands. */
   readonly source: Matrix;
   /** From the motif's own space, its place included, to the copy that is worked on. */
@@ -63,6 +64,8 @@ export interface ChosenReport {
   readonly told: readonly string[];
   readonly motifAt: Matrix;
   readonly marks: readonly PlacedMark[];
+  /** The places where the strands of a weave cross. */
+  readonly crossings: readonly WovenCrossing[];
   /** For each active rule its number in the part and how often it repeats. */
   readonly rounds: readonly { readonly rule: number; readonly copies: number }[];
 }
@@ -73,6 +76,17 @@ export interface FoundCopy {
   readonly copy: number;
   /** Where the copy stands: from the motif with its place to the sheet. */
   readonly matrix: Matrix;
+}
+
+/** A face found under the pointer. Outlines are SVG path data on the sheet, millimetres. */
+export interface FoundFace {
+  readonly name: string;
+  /** What its colour goes by, and how many such there are. */
+  readonly color: number;
+  readonly colors: number;
+  readonly outline: string;
+  /** All faces that are coloured with it. */
+  readonly alike: string;
 }
 
 /** A small picture of one part, for the parts strip. */

@@ -12,12 +12,13 @@ import {
   type Point,
   type Scene,
 } from "@twin-petal/core";
+import { faceAt } from "@/paint/faceAt";
 import { copyAt } from "@/paint/hitTest";
 import { placingOf } from "@/paint/paintPart";
 import { lookOf } from "@/paint/look";
 import { paintScene } from "@/paint/paintScene";
 import { Breather } from "./breather";
-import type { ChosenReport, FoundCopy, Frame, FrameReport } from "./frame";
+import type { ChosenReport, FoundCopy, FoundFace, Frame, FrameReport } from "./frame";
 import { WEB_HOST } from "./webHost";
 
 /** Between two looks for newer messages, milliseconds. */
@@ -30,7 +31,8 @@ const SHOW_AT_LEAST_EVERY = 250;
  * the last finished picture stays on the screen until then.
  */
 export class Painter {
-  private readonly builder = new SceneBuilder();
+  private readonly builder = new SceneBuilder((part) => this.onWork?.(part));
+  private onWork: ((part: string) => void) | null = null;
   private readonly breather = new Breather(LOOK_EVERY);
   private readonly back = new OffscreenCanvas(1, 1);
   private front: OffscreenCanvas | null = null;
@@ -41,6 +43,11 @@ export class Painter {
   /** Takes the canvas pictures are shown on. */
   attach(canvas: OffscreenCanvas): void {
     this.front = canvas;
+  }
+
+  /** Tells the name of each part whose shapes are about to be computed. */
+  watchWork(listener: (part: string) => void): void {
+    this.onWork = listener;
   }
 
   /** Shows a frame; null when a newer one overtook it. */
@@ -79,6 +86,12 @@ export class Painter {
     return this.scene && copyAt(this.scene, point, scale, part);
   }
 
+  /** The face of a part at a point of the sheet, millimetres; null where there is none. */
+  faceAt(part: string, point: Point): FoundFace | null {
+    const geometry = this.scene?.parts.find(({ id }) => id === part)?.geometry;
+    return geometry ? faceAt(geometry, point) : null;
+  }
+
   /** The outline of one copy of a part, as path data, and where it stands. */
   outlineOf(part: string, copy: number): { outline: string; matrix: Matrix } | null {
     const copies = this.scene?.parts.find(({ id }) => id === part)?.geometry.copies;
@@ -108,6 +121,7 @@ function reportOf(scene: Scene, { chosen, copy }: Frame): FrameReport {
     guides: scene.guides,
     problems: scene.problems,
     copies: new Map(scene.parts.map(({ id, geometry }) => [id, geometry.copies.placements.count])),
+    boxes: new Map(scene.parts.map(({ id, geometry }) => [id, boxOfGeometry(geometry)])),
     chosen: part ? chosenReport(part, copy) : null,
   };
 }
@@ -122,11 +136,11 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     source: matrixAt(matrices, 0),
     working: multiply(working, geometry.motifAt),
     neighbours: neighboursOf(geometry.copies.placements),
-    box: boxOfGeometry(geometry),
     wedge: geometry.wedge(),
     told: geometry.told,
     motifAt: geometry.motifAt,
     marks: geometry.marks(),
+    crossings: geometry.crossings ?? [],
     rounds: spans.map(({ number, copies }) => ({ rule: number, copies })),
     links: geometry.links(),
     tiles: geometry.tiles(),

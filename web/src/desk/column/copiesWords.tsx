@@ -1,5 +1,8 @@
 import { useEffect, useState } from "react";
 import { usePicture } from "../stage/pictureContext";
+import { toast } from "sonner";
+import { JOIN_DEFAULT } from "@twin-petal/core";
+import { bakePart } from "@/store/edits/compose";
 import { useDesign, useEditing } from "@/store/deskStore";
 import { keepOneOfEach } from "@/store/edits/parts";
 import { WordButton } from "../fields/wordButton";
@@ -12,7 +15,6 @@ export function CopiesWords({ part }: { part: string }) {
   const { report, assistant, isCurrent } = usePicture();
   const design = useDesign();
   const { edit } = useEditing();
-  const oneEach = design.parts.find(({ id }) => id === part)?.oneEach ?? false;
   const [coinciding, setCoinciding] = useState(0);
   const told = report?.chosen?.id === part ? report.chosen.told : [];
   const count = report?.copies.get(part) ?? 0;
@@ -27,11 +29,27 @@ export function CopiesWords({ part }: { part: string }) {
       window.clearTimeout(timer);
     };
   }, [assistant, part, design, isCurrent]);
+  const own = design.parts.find(({ id }) => id === part);
+  const hasMore = own !== undefined && (own.rules.length > 0 || own.join !== JOIN_DEFAULT);
+  const oneEach = own?.oneEach ?? false;
+  const bake = async () => {
+    const baked = await assistant.bake(design, part);
+    if (!own) return;
+    if ("motif" in baked) edit(bakePart(own, baked.motif, JOIN_DEFAULT));
+    else toast.error(`“${own.name}” ${baked.trouble}.`);
+  };
   const index = design.parts.findIndex(({ id }) => id === part);
   const trouble = report?.problems.find(({ path }) => path.startsWith(`parts[${index}]`));
   return (
     <div className="text-[15px] text-quiet" aria-live="polite">
-      <p>{count === 1 ? "1 copy" : `${count.toLocaleString("en")} copies`}</p>
+      <p>
+        {count === 1 ? "1 copy" : `${count.toLocaleString("en")} copies`}
+        {hasMore && (
+          <WordButton title="Turn the copies into drawn shapes; undo brings the rules back" onClick={() => void bake()}>
+            bake them
+          </WordButton>
+        )}
+      </p>
       {coinciding > 0 && (
         <p className="text-doubtful">
           △ {coinciding === 1 ? "1 copy stands" : `${coinciding.toLocaleString("en")} copies stand`} exactly where

@@ -1,9 +1,13 @@
 import { memo } from "react";
 import { PLACE_DEFAULT, type Part } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
+import { alignPart, ALIGNMENTS, type Alignment } from "@/store/edits/compose";
 import { partEdit } from "@/store/edits/parts";
 import { Choice } from "@/ui/choice";
+import { Menu, MenuItem } from "@/ui/menu";
 import { Sentence } from "@/ui/sentence";
+import { WordButton } from "../fields/wordButton";
+import { usePicture } from "../stage/pictureContext";
 import { PlaceNumbers } from "./motif/placeNumbers";
 
 const ROLE_WORDS = [
@@ -15,6 +19,36 @@ const ROLE_WORDS = [
 interface PlaceSectionProps extends Pick<Part, "at" | "role"> {
   readonly part: string;
 }
+
+/** Sets the part in the sheet's middle or at its margin. */
+function AlignWords({ part: id }: { part: string }) {
+  const { report } = usePicture();
+  const { edit, now } = useEditing();
+  const align = (alignment: Alignment) => {
+    const box = report?.boxes.get(id);
+    const part = now().parts.find((known) => known.id === id);
+    if (report && box && part) edit(alignPart(part, box, alignment, report.sheet));
+  };
+  return (
+    <Menu trigger={<WordButton>align it …</WordButton>}>
+      {ALIGNMENTS.map((alignment) => (
+        <MenuItem key={alignment} onSelect={() => align(alignment)}>
+          {ALIGNMENT_WORDS[alignment]}
+        </MenuItem>
+      ))}
+    </Menu>
+  );
+}
+
+const ALIGNMENT_WORDS: Readonly<Record<Alignment, string>> = {
+  centre: "in the middle of the sheet",
+  "middle across": "in the middle from left to right",
+  "middle down": "in the middle from top to bottom",
+  left: "at the left margin",
+  right: "at the right margin",
+  top: "at the top margin",
+  bottom: "at the bottom margin",
+};
 
 /** Where the whole part stands, and what it is for. */
 export const PlaceSection = memo(function PlaceSection({ part, at, role: current }: PlaceSectionProps) {
@@ -52,7 +86,7 @@ export const PlaceSection = memo(function PlaceSection({ part, at, role: current
             )
           }
         />
-        .
+        .<AlignWords part={part} />
       </Sentence>
     </section>
   );

@@ -7,14 +7,14 @@ import { watchWheel } from "@/ui/wheelSteps";
 import { CopiesWords } from "./copiesWords";
 import { FinishSection } from "./finish/finishSection";
 import { GuidesSection } from "./guidesSection";
-import { JoinSection } from "./joinSection";
+import { JoinSection } from "./join/joinSection";
 import { MADE_KINDS, MotifPicture, READY_KINDS } from "./motif/motifKinds";
 import { MotifSection } from "./motif/motifSection";
 import { useMotifMaker } from "./motif/useMotifMaker";
 import { NumbersSection } from "./numbersSection";
 import { PlaceSection } from "./placeSection";
 import { RulesSection } from "./rulesSection";
-import { SheetSection } from "./sheetSection";
+import { SheetSection } from "./sheet/sheetSection";
 
 /** The chosen part in plain sentences, the design's numbers and its sheet at the foot. */
 export function ReadingColumn() {

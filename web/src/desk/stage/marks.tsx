@@ -10,7 +10,9 @@ import {
 } from "@twin-petal/core";
 import { toScreen } from "@/paint/view";
 import { useDesign, useDesk } from "@/store/deskStore";
+import { CrossingMarks } from "./crossingMarks";
 import { DirectionHandle } from "./directionHandle";
+import { FaceBrush } from "./faceBrush";
 import { Guides } from "./guides";
 import { MotifHandles } from "./motifHandles";
 import { MotifTools } from "./motifTools";
@@ -35,7 +37,7 @@ export function Marks() {
   const design = useDesign();
   const chosenId = useDesk((state) => state.chosen);
   const tool = useDesk((state) => state.hand.tool);
-  const painting = useDesk((state) => state.hand.painting);
+  const touching = useDesk((state) => state.hand.touching);
   const chosen = report?.chosen?.id === chosenId ? report?.chosen : null;
   const part = design.parts.find(({ id }) => id === chosenId);
   const marks = chosen?.marks ?? NO_MARKS;
@@ -61,8 +63,16 @@ export function Marks() {
           {chosen.marks.map((placed, index) => (
             <QuietMark key={index} placed={placed} screen={screen} reach={reach} />
           ))}
-          {!part.locked && tool === "look" && painting && <PaintHandles part={part} chosen={chosen} />}
-          {!part.locked && tool === "look" && !painting && (
+          {!part.locked && tool === "look" && touching === "fill" && (
+            <PaintHandles part={part} chosen={chosen} whole={report.boxes.get(part.id) ?? chosen.motifBox} />
+          )}
+          {!part.locked && tool === "look" && touching === "crossings" && (
+            <CrossingMarks part={part} crossings={chosen.crossings} />
+          )}
+          {!part.locked && tool === "look" && touching === "faces" && (
+            <FaceBrush part={part} sheetToScreen={sheetToScreen} />
+          )}
+          {!part.locked && tool === "look" && touching === null && (
             <>
               {chosen.marks.map((placed, index) => (
                 <HandleOf key={index} part={part} placed={placed} />

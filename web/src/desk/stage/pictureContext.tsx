@@ -30,6 +30,8 @@ interface Picture {
   setSize: (size: Size) => void;
   /** Shows the sheet whole. */
   fit: () => void;
+  /** Ends the painter in the middle of its work and starts another. */
+  restart: () => void;
 }
 
 const PictureContext = createContext<Picture | null>(null);
@@ -44,7 +46,8 @@ export function usePicture(): Picture {
 export function PictureProvider({ children }: { children: ReactNode }) {
   const design = useDesign();
   const colors = useDeskColors();
-  const [{ painter, end: endPainter }] = useState(startPainter);
+  const [{ painter, end: endPainter }, setPainter] = useState(startPainter);
+  const restart = useCallback(() => setPainter(startPainter()), []);
   const [{ assistant, end: endAssistant }] = useState(startAssistant);
   const [currency] = useState(() => new Currency());
   const [pictures] = useState(() => new PictureQueue(assistant, currency));
@@ -99,8 +102,8 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const report = told?.report ?? null;
   const isCurrent = told?.design === design;
   const picture = useMemo(
-    () => ({ painter, assistant, pictures, report, isCurrent, currency, view, size, setView, setSize, fit }),
-    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit],
+    () => ({ painter, assistant, pictures, report, isCurrent, currency, view, size, setView, setSize, fit, restart }),
+    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit, restart],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
 }

@@ -5,6 +5,7 @@ import { importPicture } from "../importPicture";
 import { CloseUp } from "./closeUp";
 import { Marks } from "./marks";
 import { ToolStrip } from "./toolStrip";
+import { WorkWords } from "./workWords";
 import { usePicture } from "./pictureContext";
 import { useElementSize } from "./useElementSize";
 import { useSheetHand } from "./useSheetHand";
@@ -65,6 +66,7 @@ export function Stage() {
       {size && !swapped && <Marks />}
       {design.parts.length > 0 && <CloseUp />}
       <ToolStrip />
+      <WorkWords />
     </div>
   );
 }

@@ -1,32 +1,22 @@
 import { memo } from "react";
-import { Download, Maximize, Minus, Plus, Redo2, Undo2 } from "lucide-react";
+import { Maximize, Minus, Plus, Redo2, Undo2 } from "lucide-react";
 import { Link } from "react-router";
-import { FORMATS } from "@twin-petal/core";
 import { useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { renameDesign } from "@/store/edits/sheet";
-import { Button, IconButton } from "@/ui/button";
+import { IconButton } from "@/ui/button";
 import { Mark } from "@/ui/mark";
-import { Menu, MenuItem } from "@/ui/menu";
 import { zoomed } from "@/paint/view";
 import { usePicture } from "../stage/pictureContext";
-import { takeAway } from "../takeAway";
 import { SaveWords } from "./saveWords";
+import { TakeAwayMenu } from "./takeAwayMenu";
 
 /** CSS pixels a millimetre at real size. */
 const REAL_SIZE = 96 / 25.4;
 const ZOOM_STEP = 1.25;
 
-const FORMAT_WORDS: Readonly<Record<string, string>> = {
-  svg: "vectors at real size; opens here again",
-  pdf: "vectors on a page at real size",
-  png: "a picture at 300 dpi",
-  "petal.json": "the design file",
-  "scene.json": "every copy’s place, as numbers",
-};
-
 /** The strip along the top: where you are, what is saved, undo, zoom, and the way out. */
 export const TopStrip = memo(function TopStrip({ onKeys }: { onKeys: () => void }) {
-  const { edit, now } = useEditing();
+  const { edit } = useEditing();
   const name = useDesk((state) => state.history.design.name);
   return (
     <header className="flex h-11 shrink-0 items-center gap-2 border-b border-hairline bg-surface px-3">
@@ -50,20 +40,7 @@ export const TopStrip = memo(function TopStrip({ onKeys }: { onKeys: () => void 
       <IconButton label="Keys" onClick={onKeys}>
         <span className="font-bold">?</span>
       </IconButton>
-      <Menu
-        trigger={
-          <Button look="main" id="take-away">
-            <Download size={16} /> Take away
-          </Button>
-        }
-      >
-        {FORMATS.map(({ extension }) => (
-          <MenuItem key={extension} onSelect={() => void takeAway(now(), extension)}>
-            <b className="w-24 font-mono text-[14px]">.{extension}</b>
-            <span className="text-quiet">{FORMAT_WORDS[extension]}</span>
-          </MenuItem>
-        ))}
-      </Menu>
+      <TakeAwayMenu />
     </header>
   );
 });

@@ -1,4 +1,11 @@
-import { LINEAR_DEFAULT, RADIAL_DEFAULT, type FillValue, type PoolValue, type StopValue } from "@twin-petal/core";
+import {
+  colorsOfFill,
+  LINEAR_DEFAULT,
+  RADIAL_DEFAULT,
+  type FillValue,
+  type PoolValue,
+  type StopValue,
+} from "@twin-petal/core";
 
 /** What several colours do: take turns from copy to copy, mix along the copies, or go over into each other. */
 export const FILL_KINDS = [
@@ -9,12 +16,6 @@ export const FILL_KINDS = [
   { value: "pools", words: "in pools" },
 ] as const;
 export type FillKind = (typeof FILL_KINDS)[number]["value"];
-
-export function colorsOf(fill: FillValue): readonly string[] {
-  if (typeof fill === "string") return [fill];
-  if (fill.kind === "cycle") return fill.colors;
-  return (fill.kind === "pools" ? fill.points : fill.stops).map(({ color }) => color);
-}
 
 /** Colours at even distances; where there are as many as before, each keeps its place. */
 function stopsOf(colors: readonly string[], before: readonly StopValue[]): StopValue[] {
@@ -58,7 +59,7 @@ export function recolored(fill: FillValue, colors: readonly string[]): FillValue
 
 /** The same colours in another kind of fill. */
 export function ofKind(kind: FillKind, fill: FillValue): FillValue {
-  const colors = colorsOf(fill);
+  const colors = colorsOfFill(fill);
   const stops = stopsOf(colors, typeof fill === "object" && "stops" in fill ? fill.stops : []);
   switch (kind) {
     case "cycle":

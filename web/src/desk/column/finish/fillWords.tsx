@@ -1,10 +1,9 @@
 import { Plus } from "lucide-react";
-import type { CycleFill, FillValue, PaletteColor, RampBy } from "@twin-petal/core";
-import { useDesk } from "@/store/deskStore";
+import { colorsOfFill, type CycleFill, type FillValue, type PaletteColor, type RampBy } from "@twin-petal/core";
 import { Choice } from "@/ui/choice";
 import { Swatch } from "@/ui/swatch";
-import { WordButton } from "../../fields/wordButton";
-import { colorsOf, companionOf, FILL_KINDS, ofKind, recolored } from "./fillKinds";
+import { TouchButton } from "../../fields/touchButton";
+import { companionOf, FILL_KINDS, ofKind, recolored } from "./fillKinds";
 import { GradientWords } from "./gradientWords";
 import { PoolWords } from "./poolWords";
 
@@ -30,7 +29,7 @@ const RAMP_ORDERS: readonly { value: RampBy; words: string }[] = [
 
 /** One colour, or several in turn, mixed, or as a gradient. */
 export function FillWords({ label, fill, palette, rules, onChange, onName }: FillWordsProps) {
-  const colors = colorsOf(fill);
+  const colors = colorsOfFill(fill);
   const replaced = (index: number, color: string) =>
     recolored(
       fill,
@@ -109,13 +108,7 @@ export function FillWords({ label, fill, palette, rules, onChange, onName }: Fil
 
 /** Shows the places of the colours on the sheet, to be pulled there. */
 function OnSheetToggle() {
-  const painting = useDesk((state) => state.hand.painting);
-  const setHand = useDesk((state) => state.setHand);
-  return (
-    <WordButton aria-pressed={painting} onClick={() => setHand({ painting: !painting })}>
-      {painting ? "leave it so" : "place it on the sheet"}
-    </WordButton>
-  );
+  return <TouchButton touching="fill" words="place it on the sheet" />;
 }
 
 interface CycleOrderProps extends Pick<FillWordsProps, "label" | "rules" | "onChange"> {

@@ -1,26 +1,19 @@
 import { memo, useState } from "react";
-import {
-  FACE_PAINTS,
-  JOIN_MODES,
-  paletteReference,
-  SHEET,
-  type FacePaint,
-  type Join,
-  type JoinMode,
-} from "@twin-petal/core";
+import { JOIN_MODES, SHEET, type Join, type JoinMode } from "@twin-petal/core";
 import { rehearsed, useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { limitBy, setJoin } from "@/store/edits/join";
-import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Menu, MenuPictures } from "@/ui/menu";
 import { OpeningWord } from "@/ui/openingWord";
 import { Sentence } from "@/ui/sentence";
-import { Swatch } from "@/ui/swatch";
-import { PartNames } from "../fields/partNames";
-import { WordButton } from "../fields/wordButton";
-import { PictureItem, PICTURE_SIZE } from "../live/pictureItem";
-import { useLivePictures } from "../live/useLivePictures";
-import { usePicture } from "../stage/pictureContext";
+import { PartNames } from "../../fields/partNames";
+import { WordButton } from "../../fields/wordButton";
+import { PictureItem, PICTURE_SIZE } from "../../live/pictureItem";
+import { useLivePictures } from "../../live/useLivePictures";
+import { usePicture } from "../../stage/pictureContext";
+import { FaceWords } from "./faceWords";
+import { OffsetWords } from "./offsetWords";
+import { WeaveWords } from "./weaveWords";
 
 interface ModeWords {
   readonly name: string;
@@ -33,12 +26,7 @@ const MODE_WORDS: Readonly<Record<JoinMode, ModeWords>> = {
   merge: { name: "merged", promise: "united into one outline" },
   evenOdd: { name: "even-odd", promise: "filled and hollow in turn where they overlap" },
   faces: { name: "faces", promise: "split into faces where they cross" },
-};
-
-const PAINT_WORDS: Readonly<Record<FacePaint, string>> = {
-  orbit: "orbit by orbit",
-  depth: "by how many lie over each other",
-  alternate: "alternately",
+  weave: { name: "woven", promise: "going over and under each other in turn" },
 };
 
 /** How the copies meet, what takes from them, and what keeps them. */
@@ -50,20 +38,8 @@ export const JoinSection = memo(function JoinSection({ part, join }: { part: str
     <section aria-label="Join">
       <Sentence>
         The copies are <ModeChoice part={part} mode={join.mode} />
-        {join.mode === "faces" ? (
-          <>
-            , coloured{" "}
-            <Choice
-              label="faces coloured"
-              value={join.paint}
-              choices={FACE_PAINTS.map((value) => ({ value, words: PAINT_WORDS[value] }))}
-              onChange={(paint) => edit(setJoin(part, { paint }, `faces coloured ${PAINT_WORDS[paint]}`))}
-            />{" "}
-            in <FaceColors part={part} colors={join.colors} />.
-          </>
-        ) : (
-          "."
-        )}
+        {join.mode === "faces" && <FaceWords part={part} join={join} />}
+        {join.mode === "weave" && <WeaveWords part={part} join={join} />}.
         <Limits part={part} join={join} />
         {(hasWedge || join.trimToWedge) && (
           <>
@@ -89,6 +65,7 @@ export const JoinSection = memo(function JoinSection({ part, join }: { part: str
             .
           </>
         )}
+        {join.mode !== "faces" && join.mode !== "weave" && <OffsetWords part={part} offset={join.offset} />}
         {join.mode === "apart" && (
           <>
             {" "}
@@ -146,60 +123,6 @@ function Modes({ part }: { part: string }) {
     </MenuPictures>
   );
 }
-
-/** The colours faces take in turn; none given, the fill's. */
-function FaceColors({ part, colors }: { part: string; colors: Join["colors"] }) {
-  const { edit, now } = useEditing();
-  const palette = useDesk((state) => state.history.design.palette);
-  const set = (next: Join["colors"], change: string, gesture?: string) =>
-    edit(setJoin(part, { colors: next }, change, gesture));
-  const replaced = (index: number, color: string | null) => colors.map((old, at) => (at === index ? color : old));
-  return (
-    <>
-      {colors.length === 0 && "the fill’s colours"}
-      {colors.map((color, index) =>
-        color === null ? (
-          <WordButton
-            key={index}
-            title="Fill it again"
-            onClick={() => set(replaced(index, "#1E6F5C"), "fill the face")}
-          >
-            hollow
-          </WordButton>
-        ) : (
-          <Swatch
-            key={index}
-            label={`face colour ${index + 1}`}
-            value={color}
-            palette={palette}
-            onChange={(next, gesture) => set(replaced(index, next), "face colour", gesture)}
-            onName={(hex) => {
-              const named = addColor(now(), hex);
-              edit(named.edit);
-              set(replaced(index, paletteReference(named.name)), "face colour");
-            }}
-            onRemove={() =>
-              set(
-                colors.filter((_, at) => at !== index),
-                "remove a face colour",
-              )
-            }
-          />
-        ),
-      )}
-      <WordButton
-        onClick={() => set([...colors, FRESH[colors.length % FRESH.length] ?? "#1E6F5C"], "add a face colour")}
-      >
-        {colors.length === 0 ? "colours of their own" : "another"}
-      </WordButton>
-      {colors.length > 0 && colors.at(-1) !== null && (
-        <WordButton onClick={() => set([...colors, null], "add a hollow face")}>a hollow one</WordButton>
-      )}
-    </>
-  );
-}
-
-const FRESH: readonly string[] = ["#1E6F5C", "#E7C9A0", "#C8442B", "#17566B", "#D9A24B", "#6E5BA8"];
 
 /** The parts that cut this one, and what it is kept inside. */
 function Limits({ part, join }: { part: string; join: Join }) {

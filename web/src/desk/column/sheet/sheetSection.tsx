@@ -1,12 +1,15 @@
 import { memo } from "react";
 import { isUnit, paletteReference, SHEET_DEFAULT, SHEET_MARGIN, SHEET_SIDE, UNITS } from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
-import { addColor, setColor, setSheet } from "@/store/edits/sheet";
+import { addColor, setSheet } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
 import { Swatch } from "@/ui/swatch";
-import { BoundNumber } from "../fields/boundNumber";
-import { WordButton } from "../fields/wordButton";
+import { BoundNumber } from "../../fields/boundNumber";
+import { WordButton } from "../../fields/wordButton";
+import { ComposeWords } from "./composeWords";
+import { PaletteWords } from "./paletteWords";
+import { SizeWords } from "./sizeWords";
 
 /** The sheet and the palette. */
 export const SheetSection = memo(function SheetSection() {
@@ -37,6 +40,7 @@ export const SheetSection = memo(function SheetSection() {
           choices={UNITS.map((unit) => ({ value: unit, words: unit }))}
           onChange={(unit) => isUnit(unit) && edit(setSheet("unit", unit, `show ${unit}`))}
         />{" "}
+        <SizeWords />
         with a margin of {side("margin")},{" "}
         {sheet.ground === null ? (
           <>
@@ -68,21 +72,8 @@ export const SheetSection = memo(function SheetSection() {
           </>
         )}
       </Sentence>
-      {palette.length > 0 && (
-        <ul className="mt-1 flex flex-wrap gap-x-3 gap-y-1">
-          {palette.map(({ name, color }) => (
-            <li key={name} className="flex items-center text-[15px]">
-              <Swatch
-                label={name}
-                value={color}
-                palette={[]}
-                onChange={(next, gesture) => edit(setColor(name, next, gesture))}
-              />
-              {name}
-            </li>
-          ))}
-        </ul>
-      )}
+      <ComposeWords />
+      <PaletteWords />
     </section>
   );
 });

@@ -1,0 +1,82 @@
+import { useState } from "react";
+import { DropdownMenu } from "radix-ui";
+import { Download } from "lucide-react";
+import { FORMATS, lineArtOf, type Design } from "@twin-petal/core";
+import { useEditing } from "@/store/deskStore";
+import { Button } from "@/ui/button";
+import { Menu, MenuItem, MenuLine } from "@/ui/menu";
+import { takeAway } from "../takeAway";
+
+const FORMAT_WORDS: Readonly<Record<string, string>> = {
+  svg: "vectors at real size; opens here again",
+  pdf: "vectors on a page at real size",
+  png: "a picture",
+  "tile.svg": "the seamless tile, as vectors",
+  "tile.png": "the seamless tile, as a picture",
+  "petal.json": "the design file",
+  "scene.json": "every copy’s place, as numbers",
+};
+
+/** Resolutions for pictures: a screen, a proof, a print, a fine print. */
+const RESOLUTIONS = [96, 150, 300, 600] as const;
+/** What line art is drawn with, millimetres. */
+const WEIGHT = 0.35;
+const DRAWN = new Set(["svg", "pdf", "png", "tile.svg", "tile.png"]);
+
+/** Every file the design can be made into; pictures at a chosen resolution, all of them as line art if wanted. */
+export function TakeAwayMenu() {
+  const { now } = useEditing();
+  const [dpi, setDpi] = useState<number>(300);
+  const [asLines, setAsLines] = useState(false);
+  const designFor = (extension: string): Design => (asLines && DRAWN.has(extension) ? lineArtOf(now(), WEIGHT) : now());
+  return (
+    <Menu
+      trigger={
+        <Button look="main" id="take-away">
+          <Download size={16} /> Take away
+        </Button>
+      }
+    >
+      {FORMATS.map(({ extension }) => (
+        <MenuItem key={extension} onSelect={() => void takeAway(designFor(extension), extension, dpi)}>
+          <b className="w-24 font-mono text-[14px]">.{extension}</b>
+          <span className="text-quiet">
+            {FORMAT_WORDS[extension]}
+            {extension.endsWith("png") && ` at ${dpi} dpi`}
+          </span>
+        </MenuItem>
+      ))}
+      <MenuLine />
+      <DropdownMenu.RadioGroup
+        aria-label="Dots an inch of pictures"
+        value={String(dpi)}
+        onValueChange={(next) => setDpi(Number(next))}
+        className="flex items-center gap-1 px-2 py-1 text-[15px]"
+      >
+        <span className="mr-1 text-quiet">Pictures at</span>
+        {RESOLUTIONS.map((dots) => (
+          <DropdownMenu.RadioItem
+            key={dots}
+            value={String(dots)}
+            onSelect={(event) => event.preventDefault()}
+            className="cursor-pointer rounded border border-hairline px-1.5 font-mono text-[13px] outline-none data-highlighted:bg-page data-[state=checked]:border-words data-[state=checked]:font-bold"
+          >
+            {dots}
+          </DropdownMenu.RadioItem>
+        ))}
+        <span className="text-quiet">dpi</span>
+      </DropdownMenu.RadioGroup>
+      <DropdownMenu.CheckboxItem
+        checked={asLines}
+        onCheckedChange={setAsLines}
+        onSelect={(event) => event.preventDefault()}
+        className="flex cursor-pointer items-center gap-2 rounded px-2 py-1 text-[15px] outline-none data-highlighted:bg-page"
+      >
+        <span aria-hidden="true" className="grid size-4 place-items-center rounded border border-quiet text-[12px]">
+          {asLines ? "✓" : ""}
+        </span>
+        As line art: nothing filled, every outline one weight
+      </DropdownMenu.CheckboxItem>
+    </Menu>
+  );
+}

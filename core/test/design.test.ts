@@ -34,7 +34,7 @@ describe("the design file", () => {
     expect(parseDesign(writeDesign(design)).design).toEqual(design);
   });
 
-  test("explicit defaults, the ones not computed yet among them, are read and left out on writing", () => {
+  test("explicit defaults are read and left out on writing", () => {
     const { design, problems } = readDesign({
       format: "twin-petal/1",
       name: "Bare",
@@ -152,8 +152,8 @@ describe("the design file", () => {
       "must be less than outer",
     ],
     [
-      "a join not computed yet",
-      { parts: [{ id: "a", motif: { kind: "disc" }, join: { mode: "weave" } }] },
+      "a join there is not",
+      { parts: [{ id: "a", motif: { kind: "disc" }, join: { mode: "knit" } }] },
       "parts[0].join.mode",
       "apart",
     ],

@@ -81,7 +81,15 @@ describe("other formats", () => {
     expect(formatOf("fan.scene.json")?.extension).toBe("scene.json");
     expect(formatOf("svg")?.extension).toBe("svg");
     expect(formatOf("fan.json")).toBeUndefined();
-    expect(FORMATS.map(({ extension }) => extension)).toEqual(["svg", "pdf", "png", "petal.json", "scene.json"]);
+    expect(FORMATS.map(({ extension }) => extension)).toEqual([
+      "svg",
+      "pdf",
+      "png",
+      "tile.svg",
+      "tile.png",
+      "petal.json",
+      "scene.json",
+    ]);
   });
 
   test("numbers are written short, and never as −0 or in powers of ten", () => {

@@ -37,7 +37,10 @@ interface PartFile extends Partial<Omit<Part, "at" | "rules" | "join" | "finish"
   readonly motif: Motif;
   readonly at?: Partial<Part["at"]>;
   readonly rules?: readonly (Omit<Rule, "on"> & { readonly on?: boolean; readonly kind: string })[];
-  readonly join?: Partial<Omit<Join, "offset">> & { readonly offset?: Partial<OffsetValue> | null };
+  readonly join?: Partial<Omit<Join, "offset" | "colors">> & {
+    readonly offset?: Partial<OffsetValue> | null;
+    readonly colors?: readonly (FillFile | null)[];
+  };
   readonly finish?: Partial<Omit<Finish, "fill" | "line" | Effect>> & {
     readonly fill?: FillFile | null;
     readonly line?: (Partial<Omit<LineValue, "paint">> & { readonly paint?: FillFile }) | null;
@@ -174,6 +177,7 @@ function fillPart(file: PartFile): Part {
     join: {
       ...JOIN_DEFAULT,
       ...file.join,
+      colors: (file.join?.colors ?? []).map((color) => (color === null ? null : fillIn(color))),
       offset: file.join?.offset ? { ...OFFSET_DEFAULT, ...file.join.offset } : null,
     },
     finish: {

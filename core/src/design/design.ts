@@ -194,8 +194,8 @@ export interface Join {
   readonly dropDoubled: boolean;
   /** Faces: what their colours go by. */
   readonly paint: FacePaint;
-  /** Faces: colours in turn by orbit, depth or group; null leaves one hollow. The fill's colours where none are given. */
-  readonly colors: readonly (ColorValue | null)[];
+  /** Faces: fills in turn by orbit, depth or group; null leaves one hollow. The fill's colours where none are given. */
+  readonly colors: readonly (FillValue | null)[];
   /** Faces: those that differ from their orbit, by orbit and number around it: "3.0". */
   readonly own: readonly OwnFaceValue[];
   /** Weave: left free to either side of what lies over. Millimetres. */

@@ -6,7 +6,8 @@ import { motifOf } from "../motif/list";
 import type { PlacedMotif } from "../motif/placedMotif";
 import type { ActiveRule } from "../rules/compose";
 import { ruleOf } from "../rules/list";
-import { resolveColor, resolveFinish, type ResolvedFinish } from "../finish/resolveFinish";
+import type { FacePainting } from "../finish/paint";
+import { resolveColor, resolveFacePaint, resolveFinish, type ResolvedFinish } from "../finish/resolveFinish";
 import type { Scope } from "../formula/compile";
 import type { Offset } from "../join/offsets";
 import type { Blend, ColorValue, Design, Guide, Join, Motif, Part, Role, Rule } from "./design";
@@ -50,7 +51,9 @@ export type ResolvedGuide =
   | { readonly kind: "polygon"; readonly sides: number; readonly radius: number; readonly start: number };
 
 /** How a part's copies combine, with palette colours known. */
-export interface ResolvedJoin extends Omit<Join, "trimToWedge" | "gap" | "offset"> {
+export interface ResolvedJoin extends Omit<Join, "trimToWedge" | "colors" | "gap" | "offset"> {
+  /** Faces: paints in turn; null leaves one hollow. */
+  readonly colors: readonly (FacePainting | null)[];
   /** Millimetres. */
   readonly gap: number;
   readonly offset: Offset | null;
@@ -191,7 +194,9 @@ function resolveJoin(
   const known = (color: ColorValue | null) => (color === null ? null : resolveColor(color, palette));
   return {
     ...join,
-    colors: colors.map(known),
+    colors: colors.map((fill, index) =>
+      fill === null ? null : resolveFacePaint(fill, palette, resolver, `${path}.colors[${index}]`),
+    ),
     own: own.map(({ face, color }) => ({ face, color: known(color) })),
     gap: resolver.number(gap, WEAVE_GAP, `${path}.gap`),
     offset: offset && {

@@ -222,7 +222,7 @@ const join = exactly({
   trimToWedge: boolean(),
   dropDoubled: boolean(),
   paint: string().oneOf(FACE_PAINTS),
-  colors: array(color().nullable()).max(MOST_COLORS),
+  colors: array(fill(GRADIENT_OVER)).max(MOST_COLORS),
   own: array(exactly({ face: string().required().max(40), color: color().nullable() })).max(MOST_BY_HAND),
   gap: numberValue(WEAVE_GAP),
   flipped: array(string().required().max(40)).max(MOST_BY_HAND),

@@ -72,8 +72,12 @@ function finishToFile(finish: Finish): Json {
 }
 
 function joinToFile(join: Part["join"]): Json {
-  const { offset, ...rest } = differing(join, JOIN_DEFAULT);
-  return { ...rest, ...(offset && { offset: differing(offset, OFFSET_DEFAULT) }) };
+  const { offset, colors, ...rest } = differing(join, JOIN_DEFAULT);
+  return {
+    ...rest,
+    ...(colors && { colors: colors.map(fillToFile) }),
+    ...(offset && { offset: differing(offset, OFFSET_DEFAULT) }),
+  };
 }
 
 function effectsToFile(finish: Finish): Json {

@@ -30,8 +30,16 @@ export type Paint =
   /** Colours that change over each copy, or over the whole part. */
   | Gradient
   | Pools
-  /** A colour for each outline, null for a hollow one. */
-  | { readonly kind: "each"; readonly colors: readonly (string | null)[] };
+  | EachPaint;
+
+/** A paint for each outline, null for a hollow one. */
+export interface EachPaint {
+  readonly kind: "each";
+  readonly paints: readonly (FacePainting | null)[];
+}
+
+/** What one face can be painted with. */
+export type FacePainting = Extract<Paint, { kind: "flat" }> | Gradient | Pools;
 
 /** What shows nothing, as a colour. */
 const CLEAR = "#00000000";
@@ -55,7 +63,10 @@ export function colorAt(paint: Paint, placements: Placements): (copy: number) =>
       return () => middle;
     }
     case "each":
-      return (copy) => paint.colors[copy] ?? CLEAR;
+      return (copy) => {
+        const own = paint.paints[copy];
+        return own ? colorAt(own, placements)(copy) : CLEAR;
+      };
     case "ramp": {
       const mixed = mixRamp(paint.stops);
       const shareOf = rampShare(paint.by, placements);

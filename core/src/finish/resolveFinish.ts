@@ -28,7 +28,8 @@ import {
 } from "../design/designLimits";
 import type { Effects, Shade } from "./effects/effects";
 import type { LineShape } from "./line/lineShape";
-import type { Paint, Stop } from "./paint";
+import { colorsOfFill } from "../design/fillColors";
+import type { FacePainting, Paint, Stop } from "./paint";
 
 /** A line's shape and what it is painted with. */
 export interface ResolvedLine extends LineShape {
@@ -143,6 +144,19 @@ function resolveGradient(
   };
   const radius = resolver.number(fill.radius, GRADIENT_RADIUS, `${path}.radius`);
   return { kind: "radial", center, radius, ...shared };
+}
+
+/** What a face is painted with; colours that would take turns over copies count as their first. */
+export function resolveFacePaint(
+  fill: FillValue,
+  palette: ReadonlyMap<string, string>,
+  resolver: Resolver,
+  path: string,
+): FacePainting {
+  const paint = resolvePaint(fill, palette, resolver, path);
+  if (paint.kind === "flat" || paint.kind === "linear" || paint.kind === "radial" || paint.kind === "pools")
+    return paint;
+  return { kind: "flat", color: resolveColor(colorsOfFill(fill)[0] ?? "#000000", palette) };
 }
 
 function resolvePools(

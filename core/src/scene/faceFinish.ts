@@ -1,5 +1,5 @@
 import type { ResolvedJoin } from "../design/resolve";
-import type { Paint } from "../finish/paint";
+import type { FacePainting, Paint } from "../finish/paint";
 import type { ResolvedFinish } from "../finish/resolveFinish";
 import type { PartGeometry } from "./scene";
 
@@ -10,28 +10,31 @@ export function faceFinish(
   { colorOf, faceOf }: PartGeometry,
 ): ResolvedFinish {
   if (!colorOf) return finish;
-  const colors = join.colors.length > 0 ? join.colors : colorsIn(finish.fill);
-  const own = new Map(join.own.map(({ face, color }) => [face, color]));
+  const paints = join.colors.length > 0 ? join.colors : paintsIn(finish.fill);
+  const own = new Map(join.own.map(({ face, color }) => [face, color === null ? null : flat(color)]));
   const each = Array.from(colorOf, (color, shape) => {
     const name = faceOf?.[shape] ?? "";
-    return own.has(name) ? (own.get(name) ?? null) : (colors[color % Math.max(1, colors.length)] ?? null);
+    return own.has(name) ? (own.get(name) ?? null) : (paints[color % Math.max(1, paints.length)] ?? null);
   });
-  return { ...finish, fill: { kind: "each", colors: each } };
+  return { ...finish, fill: { kind: "each", paints: each } };
 }
 
-function colorsIn(fill: Paint | null): readonly (string | null)[] {
+const flat = (color: string): FacePainting => ({ kind: "flat", color });
+
+/** A fill's colours one by one; a gradient or pools as they are. */
+function paintsIn(fill: Paint | null): readonly (FacePainting | null)[] {
   if (!fill) return [];
   switch (fill.kind) {
     case "flat":
-      return [fill.color];
-    case "cycle":
-    case "each":
-      return fill.colors;
-    case "ramp":
     case "linear":
     case "radial":
-      return fill.stops.map(({ color }) => color);
     case "pools":
-      return fill.points.map(({ color }) => color);
+      return [fill];
+    case "cycle":
+      return fill.colors.map(flat);
+    case "each":
+      return fill.paints;
+    case "ramp":
+      return fill.stops.map(({ color }) => flat(color));
   }
 }

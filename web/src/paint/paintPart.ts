@@ -143,9 +143,18 @@ function brush(
   painted: Pick<PartScene["geometry"], "shapes" | "placements">,
   part: PartScene,
   always: boolean,
-) {
+): ((context: Context, copy: number, style: "fillStyle" | "strokeStyle") => void) | null {
   if (!paint) return null;
   const { placements } = painted;
+  if (paint.kind === "each") {
+    const known = new Map<Paint, ReturnType<typeof brush>>();
+    return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
+      const own = paint.paints[copy] ?? null;
+      if (own && !known.has(own)) known.set(own, brush(own, painted, part, true));
+      if (own) known.get(own)?.(context, copy, style);
+      else context[style] = "#00000000";
+    };
+  }
   if (paint.kind === "pools") {
     const styleOf = poolStyles(paint, painted, part);
     return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {

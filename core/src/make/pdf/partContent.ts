@@ -113,6 +113,10 @@ function setterOf(
 ): Setter {
   const operator = property === "fill" ? "rg" : "RG";
   if (paint.kind === "pools") return poolsSetter(paint, part, resources, reach);
+  if (paint.kind === "each") {
+    const setters = paint.paints.map((own) => own && setterOf(own, property, part, resources, toPage, reach));
+    return (copy, placed) => setters[copy]?.(copy, placed) ?? { words: "", alpha: 0 };
+  }
   if (!isGradient(paint)) {
     const colorOf = colorAt(paint, part.geometry.placements);
     return (copy) => flatSet(colorOf(copy), operator);

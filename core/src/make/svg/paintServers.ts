@@ -1,6 +1,6 @@
 import { placeGradient, type Gradient, type PlacedGradient } from "../../finish/gradient";
 import { reachOfLine } from "../../finish/line/lineShape";
-import { isGradient, type Paint } from "../../finish/paint";
+import { isGradient, type EachPaint, type Paint } from "../../finish/paint";
 import { poolsRaster, type Pools } from "../../finish/pools";
 import type { Box } from "../../geometry/box";
 import { invert } from "../../geometry/matrix";
@@ -28,6 +28,7 @@ export function serverName(part: string, property: PaintProperty, number: number
 /** The gradients and pools of a part's finish: in each outline's own space, or the whole's carried back into each copy's. */
 export function paintServerLines({ id, geometry, finish }: PartScene): string[] {
   const of = (property: PaintProperty, paint: Paint | null, reach: number) => {
+    if (paint?.kind === "each") return eachLines(id, property, paint, geometry);
     if (!paint || !isServed(paint) || paint.over === "line") return [];
     if (paint.over === "copy") {
       return geometry.shapes.map(({ path }, shape) =>
@@ -43,6 +44,21 @@ export function paintServerLines({ id, geometry, finish }: PartScene): string[] 
   };
   const { fill, line } = finish;
   return [...of("fill", fill, 0), ...of("stroke", line?.paint ?? null, line ? reachOfLine(line) : 0)];
+}
+
+/** Faces stand where they are: each has its own, over itself or over the whole. */
+function eachLines(
+  id: string,
+  property: PaintProperty,
+  { paints }: EachPaint,
+  geometry: PartScene["geometry"],
+): string[] {
+  const whole = boxOfGeometry(geometry);
+  return paints.flatMap((paint, shape) => {
+    if (!paint || !isServed(paint)) return [];
+    const box = paint.over === "whole" ? whole : boxOfPath(geometry.shapes[shape]?.path ?? []);
+    return [serverLine(serverName(id, property, shape), paint, box, 0, null)];
+  });
 }
 
 function serverLine(name: string, paint: ServedPaint, box: Box, reach: number, transform: string | null): string {

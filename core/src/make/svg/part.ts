@@ -156,6 +156,14 @@ function changing(property: PaintProperty, paint: Paint, { id, geometry }: PartS
     const numberOf = (copy: number) => (paint.over === "whole" ? copy : (placements.shapeOf?.[copy] ?? 0));
     return (copy) => attribute(property, `url(#${serverName(id, property, numberOf(copy))})`);
   }
+  if (paint.kind === "each") {
+    return (copy) => {
+      const own = paint.paints[copy];
+      if (!own) return attribute(property, "none");
+      if (own.kind === "flat") return colorAttributes(property, own.color);
+      return attribute(property, `url(#${serverName(id, property, copy)})`);
+    };
+  }
   const colorOf = colorAt(paint, placements);
   return (copy) => colorAttributes(property, colorOf(copy));
 }

@@ -42,8 +42,10 @@ export function paintFaces(
 ): Edit {
   const shown = join.colors.length > 0 ? join.colors : colorsOfFill(finish.fill);
   return partEdit(id, "paint an orbit of faces", (draft) => {
-    draft.join.colors = Array.from({ length: Math.max(colors, shown.length) }, (_, number) =>
-      number === color ? brush : (shown[number % Math.max(1, shown.length)] ?? null),
+    draft.join.colors = castDraft(
+      Array.from({ length: Math.max(colors, shown.length) }, (_, number) =>
+        number === color ? brush : (shown[number % Math.max(1, shown.length)] ?? null),
+      ),
     );
   });
 }

@@ -15,6 +15,8 @@ export const FILL_KINDS = [
   { value: "radial", words: "from a point out" },
   { value: "pools", words: "in pools" },
 ] as const;
+/** What one face can be filled with: nothing that goes from copy to copy. */
+export const FACE_KINDS = FILL_KINDS.filter(({ value }) => value !== "cycle" && value !== "ramp");
 export type FillKind = (typeof FILL_KINDS)[number]["value"];
 
 /** Colours at even distances; where there are as many as before, each keeps its place. */
@@ -46,11 +48,11 @@ function poolsOf(colors: readonly string[], before: readonly PoolValue[]): PoolV
   }));
 }
 
-/** The fill with other colours, of the same kind; one colour alone is flat. */
-export function recolored(fill: FillValue, colors: readonly string[]): FillValue {
+/** The fill with other colours, of the same kind, or of the first one where it had none; one colour alone is flat. */
+export function recolored(fill: FillValue, colors: readonly string[], first: FillKind = "cycle"): FillValue {
   const [only] = colors;
   if (colors.length === 1 && only !== undefined) return only;
-  if (typeof fill === "string") return { kind: "cycle", colors, by: "index" };
+  if (typeof fill === "string") return ofKind(first, { kind: "cycle", colors, by: "index" });
   if (fill.kind === "cycle") return { ...fill, colors };
   return fill.kind === "pools"
     ? { ...fill, points: poolsOf(colors, fill.points) }

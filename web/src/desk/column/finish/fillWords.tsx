@@ -13,6 +13,8 @@ interface FillWordsProps {
   readonly palette: readonly PaletteColor[];
   /** Number of rules of the part, for cycling by one of them. */
   readonly rules: readonly string[];
+  /** What several colours may do; all there is unless told. */
+  readonly kinds?: readonly (typeof FILL_KINDS)[number][];
   onChange: (fill: FillValue, change: string, gesture?: string) => void;
   onName: (color: string, replace: (reference: string) => FillValue) => void;
 }
@@ -28,7 +30,8 @@ const RAMP_ORDERS: readonly { value: RampBy; words: string }[] = [
 ];
 
 /** One colour, or several in turn, mixed, or as a gradient. */
-export function FillWords({ label, fill, palette, rules, onChange, onName }: FillWordsProps) {
+export function FillWords({ label, fill, palette, rules, kinds = FILL_KINDS, onChange, onName }: FillWordsProps) {
+  const first = kinds[0]?.value ?? "cycle";
   const colors = colorsOfFill(fill);
   const replaced = (index: number, color: string) =>
     recolored(
@@ -64,7 +67,7 @@ export function FillWords({ label, fill, palette, rules, onChange, onName }: Fil
         aria-label={`Add a ${label} colour, to take turns`}
         title="Another colour, to take turns"
         onClick={() =>
-          onChange(recolored(fill, [...colors, companionOf(colors.at(-1) ?? "")]), `add a ${label} colour`)
+          onChange(recolored(fill, [...colors, companionOf(colors.at(-1) ?? "")], first), `add a ${label} colour`)
         }
         className="mx-0.5 inline-grid h-5 w-6 place-items-center rounded border border-dashed border-quiet align-[-4px] text-quiet hover:text-words"
       >
@@ -76,7 +79,7 @@ export function FillWords({ label, fill, palette, rules, onChange, onName }: Fil
           <Choice
             label={`${label} colours`}
             value={fill.kind}
-            choices={FILL_KINDS}
+            choices={kinds}
             onChange={(kind) => onChange(ofKind(kind, fill), `${label} colours ${kind}`)}
           />
           {fill.kind === "cycle" && (

@@ -1,9 +1,12 @@
-import { FACE_PAINTS, paletteReference, type FacePaint, type Join } from "@twin-petal/core";
+import { FACE_PAINTS, paletteReference, type FacePaint, type FillValue, type Join } from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { setJoin } from "@/store/edits/join";
 import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Swatch } from "@/ui/swatch";
+import { together } from "@/store/atHand";
+import { FACE_KINDS } from "../finish/fillKinds";
+import { FillWords } from "../finish/fillWords";
 import { TouchButton } from "../../fields/touchButton";
 import { WordButton } from "../../fields/wordButton";
 
@@ -70,7 +73,7 @@ function FaceColors({ part, colors }: { part: string; colors: Join["colors"] }) 
   const palette = useDesk((state) => state.history.design.palette);
   const set = (next: Join["colors"], change: string, gesture?: string) =>
     edit(setJoin(part, { colors: next }, change, gesture));
-  const replaced = (index: number, color: string | null) => colors.map((old, at) => (at === index ? color : old));
+  const replaced = (index: number, color: FillValue | null) => colors.map((old, at) => (at === index ? color : old));
   return (
     <>
       {colors.length === 0 && "the fill’s colours"}
@@ -84,24 +87,32 @@ function FaceColors({ part, colors }: { part: string; colors: Join["colors"] }) 
             hollow
           </WordButton>
         ) : (
-          <Swatch
-            key={index}
-            label={`face colour ${index + 1}`}
-            value={color}
-            palette={palette}
-            onChange={(next, gesture) => set(replaced(index, next), "face colour", gesture)}
-            onName={(hex) => {
-              const named = addColor(now(), hex);
-              edit(named.edit);
-              set(replaced(index, paletteReference(named.name)), "face colour");
-            }}
-            onRemove={() =>
-              set(
-                colors.filter((_, at) => at !== index),
-                "remove a face colour",
-              )
-            }
-          />
+          <span key={index}>
+            <FillWords
+              label={`face colour ${index + 1}`}
+              fill={color}
+              palette={palette}
+              rules={[]}
+              kinds={FACE_KINDS}
+              onChange={(next, change, gesture) => set(replaced(index, next), change, gesture)}
+              onName={(hex, replace) => {
+                const named = addColor(now(), hex);
+                const use = setJoin(part, { colors: replaced(index, replace(paletteReference(named.name))) }, "");
+                edit(together(named.edit.label, [named.edit, use]));
+              }}
+            />
+            <WordButton
+              aria-label={`Remove face colour ${index + 1}`}
+              onClick={() =>
+                set(
+                  colors.filter((_, at) => at !== index),
+                  "remove a face colour",
+                )
+              }
+            >
+              ×
+            </WordButton>
+          </span>
         ),
       )}
       <WordButton

@@ -1,4 +1,4 @@
-import { arrange } from "../geometry/arrangement/arrange";
+import { arrange, type Face } from "../geometry/arrangement/arrange";
 import { withoutDoubled } from "../geometry/arrangement/lines";
 import { combine } from "../geometry/boolean/boolean";
 import { transformPath, type Path } from "../geometry/path";
@@ -30,7 +30,7 @@ export interface JoinAsked {
 export interface JoinedCopies {
   readonly shapes: readonly Shape[];
   readonly placements: Placements;
-  /** For joins into faces: what each outline is coloured by; -1 for hollow ones. */
+  /** For joins into faces: what each outline is coloured by. */
   readonly colorOf: Int32Array | null;
   /** For joins into faces: the name of each outline that is one, by its orbit and its number around it. */
   readonly faceOf: readonly (string | null)[] | null;
@@ -164,20 +164,19 @@ function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
   const coverers = (covering: readonly number[]) => covering.filter((source) => source !== keeper).length;
   const lineArt = outlines.every((path) => isArea(path).length === 0);
   const { faces } = arrange(bounding, (covering) => isKept(covering) && (lineArt || coverers(covering) > 0));
-  const inside = faces.filter(({ covering }) => isKept(covering));
-  const orbits = orbitsOf(inside, composed.placements, asked.centre);
-  const around = numbersAround(inside, orbits, asked.centre);
-  const numbers = inside.map((face, index) => {
-    // A region between copies that none of them covers stays hollow, unless only lines bound it.
-    if (coverers(face.covering) === 0 && !lineArt) return -1;
+  // A region between copies that none of them covers stays hollow, unless only lines bound it.
+  const shown = faces.filter(({ covering }) => isKept(covering) && (lineArt || coverers(covering) > 0));
+  const orbits = orbitsOf(shown, composed.placements, asked.centre);
+  const around = numbersAround(shown, orbits, asked.centre);
+  const numberOf = (face: Face, orbit: number) => {
     if (asked.paint === "depth") return Math.max(0, coverers(face.covering) - 1);
-    return asked.paint === "alternate" ? face.group : (orbits[index] ?? 0);
-  });
+    return asked.paint === "alternate" ? face.group : orbit;
+  };
   const cut = { taken: limits.taken, kept: null };
-  const colored = inside.flatMap((face, index) => {
-    const color = numbers[index] ?? -1;
-    const name = `${orbits[index] ?? 0}.${around[index] ?? 0}`;
-    return color < 0 ? [] : [{ path: withinLimits(face.outline, cut), color, name }];
+  const colored = shown.map((face, index) => {
+    const orbit = orbits[index] ?? 0;
+    const name = `${orbit}.${around[index] ?? 0}`;
+    return { path: withinLimits(face.outline, cut), color: numberOf(face, orbit), name };
   });
   const lines = withoutDoubled(outlines).flatMap((line) => withinLimits(linesOnly(line), limits));
   const shapes: Shape[] = [

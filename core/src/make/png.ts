@@ -39,8 +39,11 @@ export function makePng(design: Design, width: number): Uint8Array<ArrayBuffer> 
 
 /** A box of a scene (millimetres) as a PNG, `width` pixels across. */
 export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<ArrayBuffer> {
-  const imageDpi = (width / (frame.right - frame.left)) * MILLIMETRES_PER_INCH;
-  const svg = svgOfScene(scene, { title: "", unit: "mm", embed: null, imageDpi, frame });
+  const [across, down] = [frame.right - frame.left, frame.bottom - frame.top];
+  const imageDpi = (width / across) * MILLIMETRES_PER_INCH;
+  // Whole pixels each way: a last row half covered would be a seam.
+  const pixels = { width, height: Math.max(1, Math.round((width * down) / across)) };
+  const svg = svgOfScene(scene, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels });
   const picture = new Resvg(svg, { fitTo: { mode: "width", value: width } });
   const rendered = picture.render();
   const png = new Uint8Array(rendered.asPng());

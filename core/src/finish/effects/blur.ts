@@ -4,6 +4,55 @@
  */
 export function blurred(values: Float32Array, width: number, height: number, deviation: number): Float32Array {
   if (deviation < 0.3) return values;
+  const coarse = Math.floor(deviation / FINE_ENOUGH);
+  return coarse > 1
+    ? blurredCoarsely(values, width, height, deviation, coarse)
+    : boxBlurred(values, width, height, deviation);
+}
+
+/** Pixels of deviation at which a blurred layer can be told at every pixel of a coarser one. */
+const FINE_ENOUGH = 4;
+
+/** The same on a layer so many times coarser, brought back by mixing its neighbouring pixels. */
+function blurredCoarsely(
+  values: Float32Array,
+  width: number,
+  height: number,
+  deviation: number,
+  coarse: number,
+): Float32Array {
+  const [across, down] = [Math.ceil(width / coarse), Math.ceil(height / coarse)];
+  const small = new Float32Array(across * down);
+  for (let row = 0; row < height; row++) {
+    const to = Math.floor(row / coarse) * across;
+    for (let column = 0; column < width; column++) {
+      const at = to + Math.floor(column / coarse);
+      small[at] = (small[at] ?? 0) + (values[row * width + column] ?? 0) / (coarse * coarse);
+    }
+  }
+  // Taking means over squares, and mixing them again, blur a little themselves.
+  const own = Math.sqrt(Math.max(0.1, (deviation / coarse) ** 2 - 1 / 12 - 1 / 6));
+  const soft = boxBlurred(small, across, down, own);
+  const result = new Float32Array(width * height);
+  for (let row = 0; row < height; row++) {
+    const y = Math.max(0, (row + 0.5) / coarse - 0.5);
+    const upper = Math.min(down - 1, Math.floor(y));
+    const [above, below] = [upper * across, Math.min(down - 1, upper + 1) * across];
+    const shareY = y - upper;
+    for (let column = 0; column < width; column++) {
+      const x = Math.max(0, (column + 0.5) / coarse - 0.5);
+      const left = Math.min(across - 1, Math.floor(x));
+      const right = Math.min(across - 1, left + 1);
+      const shareX = x - left;
+      const top = (soft[above + left] ?? 0) * (1 - shareX) + (soft[above + right] ?? 0) * shareX;
+      const bottom = (soft[below + left] ?? 0) * (1 - shareX) + (soft[below + right] ?? 0) * shareX;
+      result[row * width + column] = top * (1 - shareY) + bottom * shareY;
+    }
+  }
+  return result;
+}
+
+function boxBlurred(values: Float32Array, width: number, height: number, deviation: number): Float32Array {
   const from = Float32Array.from(values);
   const between = new Float32Array(values.length);
   for (const box of boxesFor(deviation)) {

@@ -18,7 +18,7 @@ export const NO_IMAGES: EffectImages = { under: null, over: null };
 
 const MILLIMETRES_PER_INCH = 25.4;
 /** Dots an inch of the images in files that are vectors otherwise. */
-export const IMAGE_DPI = 200;
+export const IMAGE_DPI = 150;
 /** Pixels an image may have on its longer side. */
 const MOST_PIXELS = 6_000;
 
@@ -60,7 +60,8 @@ function alphaOf(svg: string, width: number, height: number): Uint8ClampedArray 
   const picture = new Resvg(svg, { fitTo: { mode: "width", value: width } });
   const rendered = picture.render();
   const { pixels } = rendered;
-  const alpha = Uint8ClampedArray.from({ length: width * height }, (_, pixel) => pixels[pixel * 4 + 3] ?? 0);
+  const alpha = new Uint8ClampedArray(width * height);
+  for (let pixel = 0; pixel < alpha.length; pixel++) alpha[pixel] = pixels[pixel * 4 + 3] ?? 0;
   rendered.free();
   picture.free();
   return alpha;

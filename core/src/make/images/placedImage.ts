@@ -4,10 +4,14 @@ import { decimals } from "../decimals";
 import { attribute } from "../xml";
 import { base64 } from "./base64";
 
+/** Noise hardly shrinks, however long it is tried. */
+const QUICK = 1;
+
 /** An SVG image with its pixels inside. */
 export function imageElement({ raster, box }: PlacedRaster): string {
   const { left, top, right, bottom } = box;
-  const png = encode({ width: raster.width, height: raster.height, data: raster.data, channels: 4, depth: 8 });
+  const { width, height, data } = raster;
+  const png = encode({ width, height, data, channels: 4, depth: 8 }, { zlib: { level: QUICK } });
   const place = [
     ["x", left],
     ["y", top],

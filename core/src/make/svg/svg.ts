@@ -40,17 +40,22 @@ export interface SvgOptions {
   readonly imageDpi: number;
   /** What is shown of the sheet, millimetres; the whole sheet unless given. */
   readonly frame?: Box;
+  /** How many pixels the picture is to have, its content stretched to them; at real size unless given. */
+  readonly pixels?: { readonly width: number; readonly height: number };
 }
 
-export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame }: SvgOptions): string {
+export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame, pixels }: SvgOptions): string {
   const { sheet } = scene;
   const { left, top, right, bottom } = frame ?? edgeOf(sheet);
   const [x, y] = [decimals(left, PLACES), decimals(top, PLACES)];
   const [across, down] = [decimals(right - left, PLACES), decimals(bottom - top, PLACES)];
+  const size = pixels
+    ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
+    : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
   const parts = madeParts(scene);
   const lines = [
     `<?xml version="1.0" encoding="UTF-8"?>`,
-    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}" viewBox="${x} ${y} ${across} ${down}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${size} viewBox="${x} ${y} ${across} ${down}">`,
     `<title>${escapeText(title)}</title>`,
     ...(embed === null
       ? []

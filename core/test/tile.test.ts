@@ -1,0 +1,209 @@
+import { beforeAll, describe, expect, test } from "@jest/globals";
+import { PNG } from "pngjs";
+import {
+  buildScene,
+  bakedCopies,
+  boxOfGeometry,
+  formatOf,
+  lineArtOf,
+  readDesign,
+  tileOfDesign,
+  writeDesign,
+  type Design,
+} from "../src";
+import { areaOfPath } from "../src/geometry/path";
+import { loadRasteriser, pngOfScene } from "../src/make/png";
+import { readFile } from "node:fs/promises";
+import { createRequire } from "node:module";
+import { differenceOf } from "./pictureDifference";
+import { withGeometryEngine } from "./prepared";
+import { designWith, partDesign } from "./testDesign";
+import { partOf } from "./scenes";
+
+beforeAll(async () => {
+  await withGeometryEngine();
+  await loadRasteriser(() => readFile(createRequire(import.meta.url).resolve("@resvg/resvg-wasm/index_bg.wasm")));
+});
+
+const motif = {
+  kind: "drawn",
+  paths: [
+    {
+      closed: true,
+      nodes: [
+        { x: 1, y: 0 },
+        { x: 5, y: -9 },
+        { x: 8, y: -2 },
+      ],
+    },
+  ],
+};
+
+/** How much a tile differs from what stands a whole tile further: nothing, where it has no seam. */
+function seamOf(design: Design, dx: number, dy: number): number {
+  const tile = tileOfDesign(design);
+  if (!tile) throw new Error("no tile");
+  const { left, top, right, bottom } = tile.frame;
+  const [x, y] = [(right - left) * dx, (bottom - top) * dy];
+  const next = { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
+  const [own, other] = [tile.frame, next].map((frame) =>
+    PNG.sync.read(Buffer.from(pngOfScene(tile.scene, frame, 120))),
+  );
+  if (!own || !other) throw new Error("no pictures");
+  const shades = new Set(own.data);
+  expect(shades.size).toBeGreaterThan(4);
+  return differenceOf(own, other);
+}
+
+describe("the seamless tile", () => {
+  const groups = [
+    "p1",
+    "p2",
+    "pm",
+    "pg",
+    "cm",
+    "p2mm",
+    "p2mg",
+    "p2gg",
+    "c2mm",
+    "p4",
+    "p4mm",
+    "p4gm",
+    "p3",
+    "p3m1",
+    "p31m",
+    "p6",
+    "p6mm",
+  ];
+  test.each(groups)("of %s: its edges meet as its inside does", (group) => {
+    const design = partDesign(motif, [{ kind: "grid", group, pitch: 24, columns: 2, rows: 2 }]);
+    expect(seamOf(design, 1, 0)).toBeLessThan(0.001);
+    expect(seamOf(design, 0, 1)).toBeLessThan(0.001);
+  });
+
+  test.each(["p1", "p211", "pm11", "p11m", "p11g", "p2mm", "p2mg"])("of the border %s: its ends meet", (group) => {
+    const design = partDesign(motif, [{ kind: "border", group, count: 3, pitch: 30 }]);
+    const tile = tileOfDesign(design);
+    expect((tile?.frame.right ?? 0) - (tile?.frame.left ?? 0)).toBeCloseTo(30, 9);
+    expect(seamOf(design, 1, 0)).toBeLessThan(0.001);
+  });
+
+  test("what does not repeat in it is left out and told; where nothing repeats there is none", () => {
+    const grid = { id: "grid", motif, rules: [{ kind: "grid", pitch: 20 }] };
+    const disc = { id: "disc", name: "Lone disc", motif: { kind: "disc", radius: 9 } };
+    expect(tileOfDesign(designWith({ parts: [grid, disc] }))?.leftOut).toEqual(["Lone disc"]);
+    const alone = designWith({ parts: [disc] });
+    expect(tileOfDesign(alone)).toBeNull();
+    expect(formatOf("a.tile.svg")?.refuses?.(alone, { dpi: 96 })).toContain("no part of this design repeats");
+  });
+
+  test("its SVG has the tile's own size", () => {
+    const made = formatOf("a.tile.svg")?.make(partDesign(motif, [{ kind: "grid", lattice: "hex", pitch: 20 }]), {
+      dpi: 96,
+    });
+    expect(made).toEqual(expect.stringContaining('width="20mm" height="34.64102mm"'));
+  });
+});
+
+describe("line art", () => {
+  test("nothing is filled, every outline has one weight, and nothing lies under or over it", () => {
+    const design = designWith({
+      parts: [
+        {
+          id: "a",
+          motif: { kind: "disc" },
+          finish: { fill: "#AA0000", line: { width: 3, place: "inside" }, shadow: {}, blend: "multiply" },
+        },
+        {
+          id: "b",
+          motif: { kind: "disc" },
+          rules: [{ kind: "ring", count: 6 }],
+          join: { mode: "faces", colors: ["#00AA00"] },
+        },
+      ],
+    });
+    for (const { finish, join } of lineArtOf(design, 0.4).parts) {
+      expect(finish).toMatchObject({
+        fill: null,
+        shadow: null,
+        blend: "normal",
+        line: { width: 0.4, paint: "#000000", place: "center" },
+      });
+      expect(join.colors).toEqual(join.mode === "faces" ? [null] : []);
+    }
+    expect(buildScene(lineArtOf(design, 0.4)).problems).toEqual([]);
+  });
+});
+
+describe("baking copies", () => {
+  const ring = [{ kind: "ring", count: 6, radius: 30 }];
+
+  test("merged copies become one drawn outline of the same area and place", () => {
+    const part = partOf(
+      partDesign({ kind: "disc", radius: 20 }, ring, { join: { mode: "merge" }, at: { x: 12, turn: 20 } }),
+    );
+    const baked = partOf(designWith({ parts: [{ id: "a", motif: bakedCopies(part) }] }));
+    expect(baked.geometry.placements.count).toBe(1);
+    expect(areaOfPath(baked.geometry.path)).toBeCloseTo(areaOfPath(part.geometry.shapes[0]?.path ?? []), 3);
+    const [before, after] = [boxOfGeometry(part.geometry), boxOfGeometry(baked.geometry)];
+    expect(after.left).toBeCloseTo(before.left, 6);
+    expect(after.bottom).toBeCloseTo(before.bottom, 6);
+  });
+
+  test("faces keep their colours, as a picture of their own", () => {
+    const join = { mode: "faces", colors: ["#AA0000", "#00AA00"] };
+    const part = partOf(partDesign({ kind: "disc", radius: 20 }, ring, { join }));
+    const motifBaked = bakedCopies(part);
+    expect(motifBaked.kind).toBe("svg");
+    const baked = partOf(designWith({ parts: [{ id: "a", motif: motifBaked }] }));
+    const fills = baked.geometry.shapes[0]?.pieces?.map(({ fill }) =>
+      typeof fill === "object" && fill && "own" in fill ? fill.own : null,
+    );
+    expect(new Set(fills)).toEqual(new Set(["#AA0000", "#00AA00", null]));
+    expect(boxOfGeometry(baked.geometry).left).toBeCloseTo(boxOfGeometry(part.geometry).left, 3);
+  });
+});
+
+describe("faces with fills of their own", () => {
+  const join = {
+    mode: "faces",
+    paint: "alternate",
+    colors: [
+      {
+        kind: "linear",
+        angle: 20,
+        over: "whole",
+        stops: [
+          { at: 0, color: "#000000" },
+          { at: 1, color: "#FFFFFF" },
+        ],
+      },
+      null,
+    ],
+    own: [{ face: "0.0", color: "#AA0000" }],
+  };
+  const design = partDesign({ kind: "disc", radius: 20 }, [{ kind: "ring", count: 6, radius: 24 }], { join });
+
+  test("a gradient, a hollow one, and one face painted alone", () => {
+    const { finish, geometry } = partOf(design);
+    if (finish.fill?.kind !== "each") throw new Error("faces have no paints of their own");
+    const kinds = finish.fill.paints.map((paint) => paint?.kind ?? "none");
+    expect(new Set(kinds)).toEqual(new Set(["linear", "none", "flat"]));
+    expect(kinds.filter((kind) => kind === "flat")).toHaveLength(1);
+    const alone = geometry.faceOf?.indexOf("0.0") ?? -1;
+    expect(finish.fill.paints[alone]).toEqual({ kind: "flat", color: "#AA0000" });
+  });
+
+  test("they are written and read back", () => {
+    expect(readDesign(JSON.parse(writeDesign(design))).design).toEqual(design);
+  });
+
+  test("another colour computes no geometry; the same face keeps its name when the count changes", () => {
+    const named = (count: number) =>
+      partOf(partDesign({ kind: "disc", radius: 20 }, [{ kind: "ring", count, radius: 24 }], { join })).geometry
+        .faceOf ?? [];
+    expect(named(6)).toContain("0.0");
+    expect(named(7)).toContain("0.0");
+    expect(new Set(named(6)).size).toBe(named(6).length);
+  });
+});

@@ -36,6 +36,14 @@ async function drawnByBrowser(page: Page, svg: string, { left, top, width, heigh
   return PNG.sync.read(await page.screenshot());
 }
 
+/** A sheet's size in a design file, 200 mm where it is left out. */
+function sheetOf(design: unknown): { width: number; height: number } {
+  const at = (holder: unknown, key: string): unknown =>
+    typeof holder === "object" && holder !== null ? Reflect.get(holder, key) : undefined;
+  const side = (key: string) => Number(at(at(design, "sheet"), key) ?? 200);
+  return { width: side("width"), height: side("height") };
+}
+
 /** The desk's picture and where the sheet is in it. */
 async function onDesk(page: Page, name: string, size: { width: number; height: number }) {
   const desk = new Desk(page);
@@ -54,8 +62,7 @@ for (const file of readdirSync("demo")) {
   const name = file.replace(".petal.json", "");
   test(`${name}: the desk, the SVG in the browser and the PNG differ by less than 1 %`, async ({ page, request }) => {
     const design = readFileSync(join("demo", file), "utf8");
-    const { sheet: stored } = JSON.parse(design) as { sheet?: { width?: number; height?: number } };
-    const size = { width: stored?.width ?? 200, height: stored?.height ?? 200 };
+    const size = sheetOf(JSON.parse(design));
     const headers = { "content-type": "application/json" };
     const [svg, png] = await Promise.all(
       [`svg`, `png&dpi=${DPI}`].map((as) => request.post(`/api/make?as=${as}`, { headers, data: design })),

@@ -16,7 +16,7 @@ test("copies are merged, then even-odd, chosen from live pictures; undone; and t
   await expect(desk.copies("8")).toBeVisible();
   const whole = countPixels(await desk.picture(), GREEN);
   await page.getByRole("button", { name: "join: apart" }).click();
-  await expect(page.getByRole("menu").locator("canvas[data-shown=yes]")).toHaveCount(4);
+  await expect(page.getByRole("menu").locator("canvas[data-shown=yes]")).toHaveCount(5);
   await page.getByRole("menuitem", { name: /^even-odd/ }).click();
   await expect.poll(async () => countPixels(await desk.picture(), GREEN)).toBeLessThan(whole * 0.8);
   const hollow = countPixels(await desk.picture(), GREEN);

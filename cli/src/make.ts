@@ -91,9 +91,9 @@ async function writeWhole(path: string, content: string | Uint8Array): Promise<v
 async function main(): Promise<void> {
   const { input, output, format, part, dpi } = readCall(process.argv.slice(2));
   const design = onlyPart(await readInput(input), part);
+  await prepareInNode(design, format.extension);
   const refusal = format.refuses?.(design, { dpi });
   if (refusal) throw new Failure(refusal, EXIT_FAILED);
-  await prepareInNode(design, format.extension);
   await writeWhole(output, await format.make(design, { dpi }));
   const told = format.tells?.(design);
   if (told) process.stderr.write(`${output}: ${told}\n`);

@@ -24,8 +24,8 @@ export default async function make({ content, as, dpi }: MakeTask): Promise<Make
   }
   const format = formatOf(as);
   if (!format) return { refusal: `There is no format called “${as}”.` };
+  await prepareInNode(design, as);
   const refusal = format.refuses?.(design, { dpi });
   if (refusal) return { refusal };
-  await prepareInNode(design, as);
   return { made: await format.make(design, { dpi }) };
 }

@@ -19,9 +19,9 @@ const maker = {
     const { design, problems } = parseDesign(content);
     const format = formatOf(extension);
     if (!design || !format) return { refusal: problems[0]?.message ?? `there is no format ${extension}` };
+    await prepareInBrowser(design);
     const refusal = format.refuses?.(design, { dpi });
     if (refusal) return { refusal };
-    await prepareInBrowser(design);
     if (format.needsRasteriser?.(design)) await loadRasteriser(() => fetch(rasteriserUrl));
     const file = new Blob([await format.make(design, { dpi })], { type: format.mediaType });
     return { file, told: format.tells?.(design) ?? null };

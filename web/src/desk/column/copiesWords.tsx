@@ -42,14 +42,14 @@ export function CopiesWords({ part }: { part: string }) {
   const trouble = report?.problems.find(({ path }) => path.startsWith(`parts[${index}]`));
   return (
     <div className="text-[15px] text-quiet" aria-live="polite">
-      <p>
-        {count === 1 ? "1 copy" : `${count.toLocaleString("en")} copies`}
+      <div className="flex items-baseline">
+        <p>{count === 1 ? "1 copy" : `${count.toLocaleString("en")} copies`}</p>
         {hasMore && (
           <WordButton title="Turn the copies into drawn shapes; undo brings the rules back" onClick={() => void bake()}>
             bake them
           </WordButton>
         )}
-      </p>
+      </div>
       {coinciding > 0 && (
         <p className="text-doubtful">
           △ {coinciding === 1 ? "1 copy stands" : `${coinciding.toLocaleString("en")} copies stand`} exactly where

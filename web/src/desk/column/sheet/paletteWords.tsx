@@ -45,7 +45,7 @@ export function PaletteWords() {
       )}
       <Sentence>
         Colours:
-        <WordButton onClick={() => edit(addColors(now(), ["#1E6F5C"], "colour"))}>another</WordButton>
+        <WordButton onClick={() => edit(addColors(now(), ["#1E6F5C"], "colour"))}>another colour</WordButton>
         <WordButton onClick={() => chooser.current?.click()}>from a picture …</WordButton>
         {palette.length > 0 && <RampMenu palette={palette} />}
       </Sentence>

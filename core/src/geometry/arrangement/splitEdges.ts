@@ -1,5 +1,6 @@
 import { WELD, type Nodes } from "../boolean/nodes";
 import { addTo } from "../keyedLists";
+import { heightsWithin } from "../heightsWithin";
 import { squareKey } from "../squareKey";
 
 /** A straight edge between two nodes, and the outline it belongs to. */
@@ -83,15 +84,6 @@ function bucketsOf(edges: readonly Edge[], { x, y }: Nodes): number[][] {
     }
   });
   return [...buckets.values()];
-}
-
-/** The least and greatest y of an edge between two upright lines. */
-function heightsWithin(ax: number, ay: number, bx: number, by: number, left: number, right: number): [number, number] {
-  if (ax === bx) return [Math.min(ay, by), Math.max(ay, by)];
-  const yAt = (x: number) =>
-    ay + ((by - ay) * (Math.min(Math.max(ax, bx), Math.max(Math.min(ax, bx), x)) - ax)) / (bx - ax);
-  const [p, q] = [yAt(left), yAt(right)];
-  return [Math.min(p, q), Math.max(p, q)];
 }
 
 function compare(

@@ -1,7 +1,9 @@
 import { pointAt } from "../cubic";
-import type { Point } from "../point";
-import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
+import { heightsWithin } from "../heightsWithin";
 import { addTo } from "../keyedLists";
+import type { Point } from "../point";
+import { squareKey } from "../squareKey";
+import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
 
 /** One chord of a flattened curve, in cells. */
 export interface Chord {
@@ -11,65 +13,93 @@ export interface Chord {
   readonly end: Point;
 }
 
-/** Finds the chords on which points lie: chords sorted into squares they pass through. */
+/** An edge of a result lies on a chord when both its ends are this near, cells. */
+const ON_CHORD = 4;
+
+/** Finds the chord on which an edge lies: chords are sorted into the squares they pass through or nearly touch. */
 export class ChordIndex {
-  private readonly squares = new Map<string, Chord[]>();
+  private readonly squares = new Map<number, number[]>();
   private readonly side: number;
+  private readonly curveOf: Int32Array;
+  private readonly chordOf: Int32Array;
+  /** Start and end of each chord: four numbers a chord. */
+  private readonly ends: Float64Array;
 
   constructor({ curves }: Facets) {
-    const chords = curves.flatMap(({ cubic, chords: count }, curve) =>
-      Array.from({ length: count }, (_, chord): Chord => ({
-        curve,
-        chord,
-        start: inCells(pointAt(cubic, chord / count)),
-        end: inCells(pointAt(cubic, (chord + 1) / count)),
-      })),
-    );
-    const total = chords.reduce((sum, { start, end }) => sum + Math.hypot(end.x - start.x, end.y - start.y), 0);
-    this.side = Math.max(16, (2 * total) / Math.max(1, chords.length));
-    for (const chord of chords) this.add(chord);
+    const count = curves.reduce((sum, { chords }) => sum + chords, 0);
+    this.curveOf = new Int32Array(count);
+    this.chordOf = new Int32Array(count);
+    this.ends = new Float64Array(4 * count);
+    let [number, total] = [0, 0];
+    curves.forEach(({ cubic, chords }, curve) => {
+      let start = pointAt(cubic, 0);
+      for (let chord = 0; chord < chords; chord++) {
+        const end = pointAt(cubic, (chord + 1) / chords);
+        this.curveOf[number] = curve;
+        this.chordOf[number] = chord;
+        const coordinates = [start.x, start.y, end.x, end.y].map((value) => value * CELLS_PER_MILLIMETRE);
+        this.ends.set(coordinates, 4 * number);
+        total += Math.hypot(end.x - start.x, end.y - start.y) * CELLS_PER_MILLIMETRE;
+        number += 1;
+        start = end;
+      }
+    });
+    // Smaller than most chords: where many lie close, few share a square.
+    this.side = Math.max(16, total / Math.max(1, count) / 4);
+    for (let chord = 0; chord < count; chord++) this.add(chord);
   }
 
-  /** Chords on which both points lie, within so many cells; the nearest first. */
-  chordsThrough(from: Point, to: Point, within: number): Chord[] {
-    const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
-    const offOf = (chord: Chord) => Math.max(distanceTo(from, chord), distanceTo(to, chord));
-    return this.near(middle)
-      .map((chord) => ({ chord, off: offOf(chord) }))
-      .filter(({ off }) => off <= within)
-      .sort((a, b) => a.off - b.off)
-      .map(({ chord }) => chord);
+  /** The chord on which both ends of an edge lie: one of the preferred curve if there is one, else the nearest. */
+  chordThrough(from: Point, to: Point, preferred: number | undefined): Chord | null {
+    const column = Math.floor((from.x + to.x) / 2 / this.side);
+    const row = Math.floor((from.y + to.y) / 2 / this.side);
+    let [best, least] = [-1, ON_CHORD * ON_CHORD];
+    for (const chord of this.squares.get(squareKey(column, row)) ?? []) {
+      const off = this.offSquared(from.x, from.y, chord);
+      if (off > ON_CHORD * ON_CHORD) continue;
+      const away = Math.max(off, this.offSquared(to.x, to.y, chord));
+      if (away > ON_CHORD * ON_CHORD) continue;
+      if (this.curveOf[chord] === preferred) return this.chord(chord);
+      if (best >= 0 && away >= least) continue;
+      best = chord;
+      least = away;
+    }
+    return best < 0 ? null : this.chord(best);
   }
 
-  private near(point: Point): Chord[] {
-    const found = new Set<Chord>();
-    const column = Math.floor(point.x / this.side);
-    const row = Math.floor(point.y / this.side);
-    for (let dx = -1; dx <= 1; dx++) {
-      for (let dy = -1; dy <= 1; dy++) {
-        for (const chord of this.squares.get(`${column + dx} ${row + dy}`) ?? []) found.add(chord);
+  private chord(number: number): Chord {
+    const at = 4 * number;
+    const [sx = 0, sy = 0, ex = 0, ey = 0] = this.ends.subarray(at, at + 4);
+    const [curve, chord] = [this.curveOf[number] ?? 0, this.chordOf[number] ?? 0];
+    return { curve, chord, start: { x: sx, y: sy }, end: { x: ex, y: ey } };
+  }
+
+  /** The square of a point's distance from a chord. */
+  private offSquared(x: number, y: number, chord: number): number {
+    const { ends } = this;
+    const at = 4 * chord;
+    const [sx, sy] = [ends[at] ?? 0, ends[at + 1] ?? 0];
+    const [dx, dy] = [(ends[at + 2] ?? 0) - sx, (ends[at + 3] ?? 0) - sy];
+    const lengthSquared = dx * dx + dy * dy;
+    const along = lengthSquared === 0 ? 0 : ((x - sx) * dx + (y - sy) * dy) / lengthSquared;
+    const share = along < 0 ? 0 : along > 1 ? 1 : along;
+    const [px, py] = [x - sx - dx * share, y - sy - dy * share];
+    return px * px + py * py;
+  }
+
+  private add(chord: number): void {
+    const { side } = this;
+    const [ax = 0, ay = 0, bx = 0, by = 0] = this.ends.subarray(4 * chord, 4 * chord + 4);
+    const left = Math.floor((Math.min(ax, bx) - ON_CHORD) / side);
+    const right = Math.floor((Math.max(ax, bx) + ON_CHORD) / side);
+    for (let column = left; column <= right; column++) {
+      const [low, high] = heightsWithin(ax, ay, bx, by, column * side - ON_CHORD, (column + 1) * side + ON_CHORD);
+      const last = Math.floor((high + ON_CHORD) / side);
+      for (let row = Math.floor((low - ON_CHORD) / side); row <= last; row++) {
+        addTo(this.squares, squareKey(column, row), chord);
       }
     }
-    return [...found];
   }
-
-  private add(chord: Chord): void {
-    const { start, end } = chord;
-    const steps = Math.max(1, Math.ceil(Math.hypot(end.x - start.x, end.y - start.y) / this.side));
-    let last = "";
-    for (let step = 0; step <= steps; step++) {
-      const x = start.x + ((end.x - start.x) * step) / steps;
-      const y = start.y + ((end.y - start.y) * step) / steps;
-      const key = `${Math.floor(x / this.side)} ${Math.floor(y / this.side)}`;
-      if (key === last) continue;
-      last = key;
-      addTo(this.squares, key, chord);
-    }
-  }
-}
-
-function inCells({ x, y }: Point): Point {
-  return { x: x * CELLS_PER_MILLIMETRE, y: y * CELLS_PER_MILLIMETRE };
 }
 
 /** How far along a chord (0…1) a point lies. */
@@ -79,10 +109,4 @@ export function shareAlong(point: Point, { start, end }: Chord): number {
   const lengthSquared = dx * dx + dy * dy;
   if (lengthSquared === 0) return 0;
   return Math.min(1, Math.max(0, ((point.x - start.x) * dx + (point.y - start.y) * dy) / lengthSquared));
-}
-
-function distanceTo(point: Point, chord: Chord): number {
-  const share = shareAlong(point, chord);
-  const { start, end } = chord;
-  return Math.hypot(point.x - start.x - (end.x - start.x) * share, point.y - start.y - (end.y - start.y) * share);
 }

@@ -6,8 +6,6 @@ import type { Loop } from "./clip";
 import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
 import { meet, nearestParameter } from "./meet";
 
-/** An edge of the result lies on a chord when both its ends are this near, cells. */
-const ON_CHORD = 4;
 /** A run shorter than this is no run, millimetres. */
 const LEAST_RUN = 1e-6;
 
@@ -97,8 +95,7 @@ function runOf(p: Vertex, q: Vertex, facets: Facets, index: () => ChordIndex, pr
   const end = inMillimetres(q);
   const whole = wholeChord(p, q, facets);
   if (whole) return { ...whole, start, end };
-  const chords = index().chordsThrough(p, q, ON_CHORD);
-  const chord = chords.find(({ curve }) => curve === preferred) ?? chords[0];
+  const chord = index().chordThrough(p, q, preferred);
   if (!chord) return { curve: -1, from: 0, to: 1, start, end };
   return { curve: chord.curve, from: parameterOn(p, chord, facets), to: parameterOn(q, chord, facets), start, end };
 }

@@ -7,18 +7,27 @@ import { describe, expect, test } from "@jest/globals";
 import { PNG } from "pngjs";
 import { differenceOf } from "../../core/test/pictureDifference";
 
-/** Dots an inch of the pictures compared. */
-const DPI = 96;
+/** Pixels of a compared picture's longer side, and the most dots an inch it has. */
+const LONGEST = 1_250;
+const MOST_DPI = 120;
+
+/** Dots an inch a design's pictures are compared at. */
+function dpiOf(file: string): number {
+  const design: unknown = JSON.parse(readFileSync(file, "utf8"));
+  const at = (holder: unknown, key: string): unknown =>
+    typeof holder === "object" && holder !== null ? Reflect.get(holder, key) : undefined;
+  const longest = Math.max(...["width", "height"].map((side) => Number(at(at(design, "sheet"), side) ?? 200)));
+  return Math.min(MOST_DPI, Math.floor((LONGEST * 25.4) / longest));
+}
 const folder = mkdtempSync(join(tmpdir(), "twin-petal-fidelity-"));
 const read = (file: string) => PNG.sync.read(readFileSync(file));
 const run = (command: string, ...words: string[]) =>
   execFileSync(command, words, { stdio: ["ignore", "pipe", "pipe"] });
-const make = (input: string, output: string) =>
-  run(process.execPath, "cli/dist/make.js", input, output, "--dpi", String(DPI));
+const make = (input: string, output: string) => run(process.execPath, "cli/dist/make.js", input, output, "--dpi", "96");
 
 /** The same, beside others of its kind. */
-const makeBeside = (input: string, output: string) =>
-  promisify(execFile)(process.execPath, ["cli/dist/make.js", input, output, "--dpi", String(DPI)]);
+const makeBeside = (input: string, output: string, dpi: number) =>
+  promisify(execFile)(process.execPath, ["cli/dist/make.js", input, output, "--dpi", String(dpi)]);
 
 /** A picture over white, cut to a size: viewers round a page's edge up or down by a pixel. */
 function onWhite(picture: PNG, width: number, height: number): PNG {
@@ -46,16 +55,17 @@ describe("every demo design looks the same in every file", () => {
     "%s: the SVG by two viewers and the PDF by a third differ by less than 1 %",
     async (name) => {
       const input = join("demo", `${name}.petal.json`);
+      const dpi = dpiOf(input);
       const [svg, png, pdf] = ["svg", "png", "pdf"].map((ending) => join(folder, `${name}.${ending}`));
       if (!svg || !png || !pdf) throw new Error("no files");
-      await Promise.all([svg, png, pdf].map((output) => makeBeside(input, output)));
+      await Promise.all([svg, png, pdf].map((output) => makeBeside(input, output, dpi)));
       const mine = read(png);
       const { width, height } = mine;
       const viewed = join(folder, `${name}-rsvg.png`);
       run("rsvg-convert", "-w", String(width), "-h", String(height), "-o", viewed, svg);
       run("qpdf", "--check", pdf);
       const paged = join(folder, `${name}-page`);
-      run("pdftoppm", "-png", "-r", String(DPI), "-singlefile", pdf, paged);
+      run("pdftoppm", "-png", "-r", String(dpi), "-singlefile", pdf, paged);
       const [a, b, c] = [mine, read(viewed), read(`${paged}.png`)].map((picture) => onWhite(picture, width, height));
       if (!a || !b || !c) throw new Error("no pictures");
       const [resvgRsvg, resvgPdf, rsvgPdf] = [differenceOf(a, b), differenceOf(a, c), differenceOf(b, c)];

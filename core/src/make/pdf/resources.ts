@@ -1,3 +1,4 @@
+import { zlibSync } from "fflate";
 import type { PDFContext, PDFObject, PDFRef } from "pdf-lib";
 import type { PlacedGradient } from "../../finish/gradient";
 import type { Raster } from "../../finish/pools";
@@ -47,12 +48,11 @@ export class Resources {
     return this.add("XObject", `image ${key}`, () => {
       const { width, height, data } = make();
       const shared = { Type: "XObject", Subtype: "Image", Width: width, Height: height, BitsPerComponent: 8 };
-      const smooth = { ...shared, Interpolate: true };
-      const clear = this.context.flateStream(channelsIn(data, [3]), { ...smooth, ColorSpace: "DeviceGray" });
-      const colors = channelsIn(data, [0, 1, 2]);
-      const mask = this.context.register(clear);
+      const smooth = { ...shared, Interpolate: true, Filter: "FlateDecode" };
+      const packed = (channels: readonly number[]) => zlibSync(channelsIn(data, channels), { level: QUICK });
+      const mask = this.context.register(this.context.stream(packed([3]), { ...smooth, ColorSpace: "DeviceGray" }));
       return this.context.register(
-        this.context.flateStream(colors, { ...smooth, ColorSpace: "DeviceRGB", SMask: mask }),
+        this.context.stream(packed([0, 1, 2]), { ...smooth, ColorSpace: "DeviceRGB", SMask: mask }),
       );
     });
   }
@@ -71,6 +71,9 @@ export class Resources {
     return name;
   }
 }
+
+/** Noise hardly shrinks, however long it is tried. */
+const QUICK = 1;
 
 /** Some channels of RGBA pixels, one after the other. */
 function channelsIn(data: Raster["data"], channels: readonly number[]): Uint8Array {

@@ -127,3 +127,23 @@ test("a floor in a plane group", async ({ page }) => {
   await page.waitForTimeout(1_200);
   await page.screenshot(picture("plane-group"));
 });
+
+test("a weave", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("robe-hook-knot");
+  await page.getByRole("button", { name: "Part Strands" }).click();
+  await page.getByRole("button", { name: "turn crossings over …" }).click();
+  await page.getByRole("button", { name: "Crossing 1", exact: true }).click();
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("weave"));
+});
+
+test("finishes", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("swim-night-notice");
+  await page.getByRole("button", { name: "Part Funnel" }).click();
+  await page.getByRole("region", { name: "Finish" }).scrollIntoViewIfNeeded();
+  await page.getByText("that swells").scrollIntoViewIfNeeded();
+  await page.waitForTimeout(800);
+  await page.screenshot(picture("finish"));
+});

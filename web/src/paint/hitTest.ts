@@ -1,4 +1,4 @@
-import { apply, invert, matrixAt, sizeOf, type PartScene, type Point, type Scene } from "@twin-petal/core";
+import { apply, invert, matrixAt, sizeOf, widestOf, type PartScene, type Point, type Scene } from "@twin-petal/core";
 import type { FoundCopy } from "@/workers/frame";
 import { motifPath, reachOf } from "./motifPath";
 
@@ -25,7 +25,7 @@ function hitCopy(
   scale: number,
 ): number | null {
   const { shapes, placements } = part.geometry.copies;
-  const width = part.finish.line?.width ?? 0;
+  const width = part.finish.line ? widestOf(part.finish.line) : 0;
   const outlines = shapes.map(({ path }) => ({ outline: motifPath(path), reach: reachOf(path) + width }));
   for (let copy = placements.count - 1; copy >= 0; copy--) {
     const shape = placements.shapeOf?.[copy] ?? 0;

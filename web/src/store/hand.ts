@@ -3,8 +3,7 @@ export const TOOLS = ["look", "nodes", "draw", "freehand"] as const;
 export type Tool = (typeof TOOLS)[number];
 
 /** The design as it was opened; only the sources; only lines. */
-export const HELD_LOOKS = ["before", "source", "lines"] as const;
-export type HeldLook = (typeof HELD_LOOKS)[number];
+export type HeldLook = "before" | "source" | "lines";
 
 /** The places of the fill's colours, the crossings of a weave, the faces of a join. */
 export type Touched = "fill" | "crossings" | "faces";

@@ -1,4 +1,4 @@
-import { del, get, set } from "idb-keyval";
+import { get, set } from "idb-keyval";
 import type { History } from "./history";
 
 /** What the browser keeps of a design, so that no change is lost before the server has it. */
@@ -21,8 +21,4 @@ export function keep(id: string, kept: Kept): Promise<void> {
 
 export function readKept(id: string): Promise<Kept | undefined> {
   return get<Kept>(key(id)).catch(silently);
-}
-
-export function forget(id: string): Promise<void> {
-  return del(key(id)).catch(silently);
 }

@@ -11,6 +11,7 @@ import {
   growBox,
   SceneBuilder,
   valuesOfVary,
+  widestOf,
   type Design,
   RuleTrouble,
   type GapReport,
@@ -152,7 +153,7 @@ async function pictureOf(part: PartScene, side: number): Promise<ImageBitmap> {
   if (!context) throw new Error("the browser gives no canvas to paint on");
   const size = { width: side, height: side };
   if (part.geometry.shapes.every(({ path }) => path.length === 0)) return canvas.transferToImageBitmap();
-  const box = growBox(boxOfGeometry(part.geometry), (part.finish.line?.width ?? 0) / 2);
+  const box = growBox(boxOfGeometry(part.geometry), (part.finish.line ? widestOf(part.finish.line) : 0) / 2);
   await paintPart(context, part, placingOf(fitted(box, size, side * 0.06), size, 1), () => null);
   return canvas.transferToImageBitmap();
 }

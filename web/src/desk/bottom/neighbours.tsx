@@ -15,7 +15,7 @@ import { TwoNumbers } from "./twoNumbers";
 const COUNTS = [3, 5, 7, 9] as const;
 /** The hand rests this long before neighbours are worked out anew, milliseconds. */
 const REST = 120;
-export const PICTURE = { width: 92, height: 66 } as const;
+const PICTURE = { width: 92, height: 66 } as const;
 
 /** Live pictures of the ornament at nearby values of the number last touched, or at all values of a choice. */
 export function Neighbours() {
@@ -168,7 +168,7 @@ function NameIt({ atHand }: { atHand: NumberAtHand }) {
 }
 
 /** Arrow keys go from picture to picture. */
-export function moveAlong(event: KeyboardEvent, list: HTMLElement | null): void {
+function moveAlong(event: KeyboardEvent, list: HTMLElement | null): void {
   const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
   if (by === undefined || !list || !(event.target instanceof HTMLButtonElement)) return;
   event.preventDefault();

@@ -13,7 +13,7 @@ export function nameNumber(store: DeskStore, atHand: NumberAtHand): Edit {
 }
 
 /** A name from a label's words, in one; with a number behind it where it is taken or means something already. */
-export function freshNumberName(design: Design, label: string): string {
+function freshNumberName(design: Design, label: string): string {
   const [first = "size", ...rest] = label.split(/[^A-Za-z0-9]+/).filter(Boolean);
   const stem = [first.toLowerCase(), ...rest.map((word) => word.charAt(0).toUpperCase() + word.slice(1))].join("");
   const base = /^[A-Za-z]/.test(stem) ? stem.slice(0, 30) : "size";

@@ -11,7 +11,7 @@ export function addRule(design: Design, part: string, kind: string): Edit {
 }
 
 /** A rule as it begins: lengths that suit the sheet, and where it follows another part, the nearest one below. */
-export function newRule(design: Design, part: string, kind: string): Rule {
+function newRule(design: Design, part: string, kind: string): Rule {
   const definition = ruleOf(kind);
   const leads = definition?.leads;
   const other = leads ? leadingPart(design, part) : undefined;

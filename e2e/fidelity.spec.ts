@@ -1,7 +1,8 @@
 import { execFileSync } from "node:child_process";
-import { readdirSync, readFileSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { Page } from "@playwright/test";
+import type { APIRequestContext, Page } from "@playwright/test";
 import { PNG } from "pngjs";
 import { differenceOf } from "../core/test/pictureDifference";
 import { Desk } from "./desk";
@@ -9,8 +10,10 @@ import { expect, test } from "./server";
 
 /** Pixels the desk leaves free around a sheet that is shown whole. */
 const ROOM = 36;
-/** Dots an inch at which two viewers of the SVG are compared. */
-const DPI = "96";
+/** Pixels of a compared picture's longer side, and the most dots an inch it has. */
+const LONGEST = 1_000;
+const MOST_DPI = 120;
+const JSON_CONTENT = { "content-type": "application/json" };
 
 interface Rectangle {
   readonly left: number;
@@ -59,30 +62,63 @@ async function onDesk(page: Page, name: string, size: { width: number; height: n
   return { picture, sheet: { left: (frame.width - width) / 2, top: (frame.height - height) / 2, width, height } };
 }
 
+/** The pictures viewers of the files make at one size, none of them written here but the first. */
+async function viewed(page: Page, request: APIRequestContext, design: string, vectors: string): Promise<PNG[]> {
+  const { width, height } = sheetOf(JSON.parse(design));
+  const dpi = String(Math.min(MOST_DPI, Math.floor((LONGEST * 25.4) / Math.max(width, height))));
+  const made = async (as: string) => {
+    const answer = await request.post(`/api/make?as=${as}`, { headers: JSON_CONTENT, data: design });
+    if (!answer.ok()) throw new Error(`the design could not be made: ${await answer.text()}`);
+    return answer.body();
+  };
+  const resvg = PNG.sync.read(await made(`png&dpi=${dpi}`));
+  const limits = { maxBuffer: 2 ** 28 } as const;
+  const rsvg = execFileSync("rsvg-convert", ["-w", String(resvg.width), "-h", String(resvg.height)], {
+    input: vectors,
+    ...limits,
+  });
+  const pdf = join(mkdtempSync(join(tmpdir(), "twin-petal-fidelity-")), "made.pdf");
+  writeFileSync(pdf, await made("pdf"));
+  execFileSync("qpdf", ["--check", pdf], { stdio: "pipe" });
+  const poppler = execFileSync("pdftoppm", ["-png", "-r", dpi, "-singlefile", pdf], limits);
+  await page.setViewportSize({ width: resvg.width, height: resvg.height });
+  const whole = { left: 0, top: 0, width: resvg.width, height: resvg.height };
+  return [resvg, PNG.sync.read(rsvg), PNG.sync.read(poppler), await drawnByBrowser(page, vectors, whole)].map(
+    (picture) => within(onWhite(picture), whole),
+  );
+}
+
+/** A picture over white: a sheet without a ground is clear in some files. */
+function onWhite(picture: PNG): PNG {
+  const { data } = picture;
+  for (let at = 0; at < data.length; at += 4) {
+    const alpha = data[at + 3] ?? 255;
+    for (let channel = 0; channel < 3; channel++) {
+      data[at + channel] = ((data[at + channel] ?? 0) * alpha) / 255 + 255 - alpha;
+    }
+    data[at + 3] = 255;
+  }
+  return picture;
+}
+
 for (const file of readdirSync("demo")) {
   const name = file.replace(".petal.json", "");
-  test(`${name}: the desk, the SVG in the browser and in another viewer differ by less than 1 %`, async ({
-    page,
-    request,
-  }) => {
+  test(`${name}: the desk, the SVG in three viewers and the PDF differ by less than 1 %`, async ({ page, request }) => {
     const design = readFileSync(join("demo", file), "utf8");
-    const size = sheetOf(JSON.parse(design));
-    const headers = { "content-type": "application/json" };
-    const svg = await request.post("/api/make?as=svg", { headers, data: design });
-    if (!svg.ok()) throw new Error("the design could not be made");
+    const svg = await request.post("/api/make?as=svg", { headers: JSON_CONTENT, data: design });
     const vectors = await svg.text();
 
-    const { picture, sheet } = await onDesk(page, name, size);
+    const { picture, sheet } = await onDesk(page, name, sheetOf(JSON.parse(design)));
     const browser = await drawnByBrowser(page, vectors, sheet);
     expect(differenceOf(within(picture, sheet), within(browser, sheet))).toBeLessThan(0.01);
 
-    // The other viewers are compared with this one where the files are made.
-    const pixels = PNG.sync.read(
-      execFileSync("rsvg-convert", ["-d", DPI, "-p", DPI], { input: vectors, maxBuffer: 2 ** 28 }),
+    const pictures = await viewed(page, request, design, vectors);
+    const names = ["resvg", "rsvg", "poppler", "Chromium"];
+    pictures.forEach((one, index) =>
+      pictures.slice(index + 1).forEach((other, further) => {
+        const which = `${names[index]} and ${names[index + 1 + further]}`;
+        expect(differenceOf(one, other), which).toBeLessThan(0.01);
+      }),
     );
-    const whole = { left: 0, top: 0, width: pixels.width, height: pixels.height };
-    await page.setViewportSize({ width: pixels.width, height: pixels.height });
-    const large = await drawnByBrowser(page, vectors, whole);
-    expect(differenceOf(within(pixels, whole), within(large, whole))).toBeLessThan(0.01);
   });
 }

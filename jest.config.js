@@ -1,6 +1,8 @@
 /** Unit tests of the core, the server, the command line and the interface's own logic. */
 export default {
   testEnvironment: "node",
+  // Every core has work: the runner would leave one of two idle.
+  maxWorkers: "100%",
   roots: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/cli", "<rootDir>/web"],
   testMatch: ["**/*.test.ts"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],

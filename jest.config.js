@@ -3,6 +3,8 @@ export default {
   testEnvironment: "node",
   // Every core has work: the runner would leave one of two idle.
   maxWorkers: "100%",
+  // Some tests start a process of their own, beside others that do.
+  testTimeout: 30_000,
   roots: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/cli", "<rootDir>/web"],
   testMatch: ["**/*.test.ts"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],

@@ -5,7 +5,9 @@ import {
   bakedCopies,
   boxOfGeometry,
   formatOf,
+  FRIEZE_SYMBOLS,
   lineArtOf,
+  PLANE_GROUP_SYMBOLS,
   readDesign,
   tileOfDesign,
   writeDesign,
@@ -56,32 +58,13 @@ function seamOf(design: Design, dx: number, dy: number): number {
 }
 
 describe("the seamless tile", () => {
-  const groups = [
-    "p1",
-    "p2",
-    "pm",
-    "pg",
-    "cm",
-    "p2mm",
-    "p2mg",
-    "p2gg",
-    "c2mm",
-    "p4",
-    "p4mm",
-    "p4gm",
-    "p3",
-    "p3m1",
-    "p31m",
-    "p6",
-    "p6mm",
-  ];
-  test.each(groups)("of %s: its edges meet as its inside does", (group) => {
+  test.each(PLANE_GROUP_SYMBOLS)("of %s: its edges meet as its inside does", (group) => {
     const design = partDesign(motif, [{ kind: "grid", group, pitch: 24, columns: 2, rows: 2 }]);
     expect(seamOf(design, 1, 0)).toBeLessThan(0.001);
     expect(seamOf(design, 0, 1)).toBeLessThan(0.001);
   });
 
-  test.each(["p1", "p211", "pm11", "p11m", "p11g", "p2mm", "p2mg"])("of the border %s: its ends meet", (group) => {
+  test.each(FRIEZE_SYMBOLS)("of the border %s: its ends meet", (group) => {
     const design = partDesign(motif, [{ kind: "border", group, count: 3, pitch: 30 }]);
     const tile = tileOfDesign(design);
     expect((tile?.frame.right ?? 0) - (tile?.frame.left ?? 0)).toBeCloseTo(30, 9);

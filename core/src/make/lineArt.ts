@@ -1,4 +1,4 @@
-import { LINE_DEFAULT } from "../design/defaults";
+import { FINISH_DEFAULT, LINE_DEFAULT } from "../design/defaults";
 import type { Design, Part } from "../design/design";
 
 /** The ink of line art. */
@@ -14,20 +14,8 @@ export function lineArtOf(design: Design, width: number): Design {
 }
 
 function lined({ finish }: Part, width: number): Part["finish"] {
-  const kept = finish.line ?? LINE_DEFAULT;
-  // A dotted or dashed line stays so, at its own size.
-  const line = { ...LINE_DEFAULT, cap: kept.cap, join: kept.join, width, paint: INK };
-  return {
-    fill: null,
-    line,
-    opacity: 1,
-    blend: "normal",
-    grain: null,
-    texture: null,
-    shadow: null,
-    innerShadow: null,
-    glow: null,
-  };
+  const { cap, join } = finish.line ?? LINE_DEFAULT;
+  return { ...FINISH_DEFAULT, fill: null, line: { ...LINE_DEFAULT, cap, join, width, paint: INK } };
 }
 
 /** Faces have no colours: their outlines are what is left. */

@@ -26,6 +26,17 @@ interface Repeat {
  * missing there. Null where no part repeats so.
  */
 export function tileOfDesign(design: Design): Tile | null {
+  const known = remembered.get(design);
+  if (known !== undefined) return known;
+  const tile = computeTile(design);
+  remembered.set(design, tile);
+  return tile;
+}
+
+/** Whether there is a tile is asked before it is made. */
+const remembered = new WeakMap<Design, Tile | null>();
+
+function computeTile(design: Design): Tile | null {
   const repeats = new Map(buildScene(design).parts.flatMap((part) => repeatOf(part, design)));
   const chosen = design.parts.reduce<Repeat | null>((found, { id }) => repeats.get(id) ?? found, null);
   if (!chosen) return null;

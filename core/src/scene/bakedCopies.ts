@@ -1,9 +1,8 @@
 import { MOST_NODES, MOST_RUNS, MOST_SHAPES } from "../design/most";
 import type { Motif } from "../design/design";
 import type { SvgShapeValue } from "../design/structures";
-import { dressLines } from "../finish/line/dressLines";
 import { isEmpty } from "../geometry/box";
-import { invert, translation } from "../geometry/matrix";
+import { IDENTITY, translation } from "../geometry/matrix";
 import { boxOfPath, transformPath, type Path } from "../geometry/path";
 import { pathData } from "../make/pathData";
 import { drawnOfPath } from "../motif/drawn/drawnPath";
@@ -42,16 +41,12 @@ function drawnCopies({ geometry: { shapes, placements } }: PartScene): Motif {
 }
 
 function picturedCopies(part: PartScene): Motif {
-  const dressed = {
-    ...part,
-    geometry: { ...part.geometry, shapes: dressLines(part.geometry.shapes, part.finish.line) },
-  };
-  const { pieces, path } = wholePart(dressed, [1, 0, 0, 1, 0, 0]);
+  const { pieces, path } = wholePart(part, IDENTITY);
   const box = boxOfPath(path);
   if (!pieces || isEmpty(box)) return { kind: "drawn", paths: [] };
   if (pieces.length > MOST_SHAPES) throw tooLarge(pieces.length, MOST_SHAPES);
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
-  const back = invert(translation(middle.x, middle.y)) ?? [1, 0, 0, 1, 0, 0];
+  const back = translation(-middle.x, -middle.y);
   return {
     kind: "svg",
     source: {

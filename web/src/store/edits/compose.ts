@@ -3,6 +3,7 @@ import {
   newPart,
   paletteReference,
   PLACE_DEFAULT,
+  tidy,
   type Box,
   type Design,
   type Motif,
@@ -24,8 +25,6 @@ interface Frame {
   readonly height: number;
   readonly margin: number;
 }
-
-const tidy = (value: number) => Number(value.toFixed(4));
 
 /** How far a box has to move to be aligned. */
 function moveOf(alignment: Alignment, box: Box, { width, height, margin }: Frame): { x: number; y: number } {

@@ -38,8 +38,6 @@ export interface FrameReport {
   readonly problems: readonly Problem[];
   /** For each part its number of copies. */
   readonly copies: ReadonlyMap<string, number>;
-  /** For each part the box of all that is painted, on the sheet. */
-  readonly boxes: ReadonlyMap<string, Box>;
   readonly chosen: ChosenReport | null;
 }
 
@@ -49,6 +47,8 @@ export interface ChosenReport {
   /** The motif's outline as SVG path data, millimetres. */
   readonly outline: string;
   readonly motifBox: Box;
+  /** The box of all copies on the sheet, where the fill lies over the whole; it is known then anyway. */
+  readonly wholeBox: Box | null;
   /** Where the source stands. */
   readonly source: Matrix;
   /** From the motif's own space, its place included, to the copy that is worked on. */

@@ -6,6 +6,7 @@ import {
   multiply,
   pathData,
   SceneBuilder,
+  type Box,
   type Matrix,
   type PartScene,
   type Placements,
@@ -86,6 +87,11 @@ export class Painter {
     return this.scene && copyAt(this.scene, point, scale, part);
   }
 
+  /** For each part the box of all that is painted, on the sheet. */
+  boxes(): ReadonlyMap<string, Box> {
+    return new Map(this.scene?.parts.map(({ id, geometry }) => [id, boxOfGeometry(geometry)]));
+  }
+
   /** The face of a part at a point of the sheet, millimetres; null where there is none. */
   faceAt(part: string, point: Point): FoundFace | null {
     const geometry = this.scene?.parts.find(({ id }) => id === part)?.geometry;
@@ -121,12 +127,11 @@ function reportOf(scene: Scene, { chosen, copy }: Frame): FrameReport {
     guides: scene.guides,
     problems: scene.problems,
     copies: new Map(scene.parts.map(({ id, geometry }) => [id, geometry.copies.placements.count])),
-    boxes: new Map(scene.parts.map(({ id, geometry }) => [id, boxOfGeometry(geometry)])),
     chosen: part ? chosenReport(part, copy) : null,
   };
 }
 
-function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
+function chosenReport({ id, geometry, finish }: PartScene, copy: number): ChosenReport {
   const { count, matrices, spans } = geometry.copies.placements;
   const working = matrixAt(matrices, Math.min(copy, count - 1));
   return {
@@ -136,6 +141,7 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     source: matrixAt(matrices, 0),
     working: multiply(working, geometry.motifAt),
     neighbours: neighboursOf(geometry.copies.placements),
+    wholeBox: isOverWhole(finish.fill) ? boxOfGeometry(geometry) : null,
     wedge: geometry.wedge(),
     told: geometry.told,
     motifAt: geometry.motifAt,
@@ -145,6 +151,10 @@ function chosenReport({ id, geometry }: PartScene, copy: number): ChosenReport {
     links: geometry.links(),
     tiles: geometry.tiles(),
   };
+}
+
+function isOverWhole(fill: PartScene["finish"]["fill"]): boolean {
+  return fill !== null && "over" in fill && fill.over === "whole";
 }
 
 /** Copies shown around the motif in its close-up. */

@@ -22,17 +22,17 @@ interface PlaceSectionProps extends Pick<Part, "at" | "role"> {
 
 /** Sets the part in the sheet's middle or at its margin. */
 function AlignWords({ part: id }: { part: string }) {
-  const { report } = usePicture();
+  const { report, painter } = usePicture();
   const { edit, now } = useEditing();
-  const align = (alignment: Alignment) => {
-    const box = report?.boxes.get(id);
+  const align = async (alignment: Alignment) => {
+    const box = (await painter.boxes()).get(id);
     const part = now().parts.find((known) => known.id === id);
     if (report && box && part) edit(alignPart(part, box, alignment, report.sheet));
   };
   return (
     <Menu trigger={<WordButton>align it …</WordButton>}>
       {ALIGNMENTS.map((alignment) => (
-        <MenuItem key={alignment} onSelect={() => align(alignment)}>
+        <MenuItem key={alignment} onSelect={() => void align(alignment)}>
           {ALIGNMENT_WORDS[alignment]}
         </MenuItem>
       ))}

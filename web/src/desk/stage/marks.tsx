@@ -63,9 +63,7 @@ export function Marks() {
           {chosen.marks.map((placed, index) => (
             <QuietMark key={index} placed={placed} screen={screen} reach={reach} />
           ))}
-          {!part.locked && tool === "look" && touching === "fill" && (
-            <PaintHandles part={part} chosen={chosen} whole={report.boxes.get(part.id) ?? chosen.motifBox} />
-          )}
+          {!part.locked && tool === "look" && touching === "fill" && <PaintHandles part={part} chosen={chosen} />}
           {!part.locked && tool === "look" && touching === "crossings" && (
             <CrossingMarks part={part} crossings={chosen.crossings} />
           )}

@@ -31,19 +31,17 @@ import { useLengthWords } from "./lengthWords";
 interface PaintHandlesProps {
   readonly part: Part;
   readonly chosen: ChosenReport;
-  /** The box of all copies, on the sheet. */
-  readonly whole: Box;
 }
 
 /** The places of the fill's colours, pulled on the sheet: over the source, or over the whole part. */
-export function PaintHandles({ part, chosen, whole: wholeBox }: PaintHandlesProps) {
+export function PaintHandles({ part, chosen }: PaintHandlesProps) {
   const { fill } = part.finish;
   if (typeof fill !== "object" || fill === null) return null;
   if (fill.kind === "cycle" || fill.kind === "ramp") return null;
-  const whole = fill.over === "whole";
+  const whole = fill.over === "whole" ? chosen.wholeBox : null;
   const shared = {
     part: part.id,
-    box: whole ? wholeBox : chosen.motifBox,
+    box: whole ?? chosen.motifBox,
     toSheet: whole ? SHEET_ITSELF : chosen.working,
   };
   return fill.kind === "pools" ? <PoolHandles {...shared} fill={fill} /> : <GradientHandles {...shared} fill={fill} />;

@@ -1,3 +1,4 @@
+import { isEmpty } from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
 import { addAccents, addCentrePiece, spreadParts } from "@/store/edits/compose";
 import { Sentence } from "@/ui/sentence";
@@ -7,19 +8,21 @@ import { usePicture } from "../../stage/pictureContext";
 /** Composing the sheet: a centre piece, scattered accents, parts spread evenly. */
 export function ComposeWords() {
   const { edit, choose, now } = useEditing();
-  const { report } = usePicture();
+  const { report, painter } = usePicture();
   const { parts } = useDesign();
-  const movable = parts.flatMap((part) => {
-    const box = report?.boxes.get(part.id);
-    return part.visible && !part.locked && part.role === "show" && box && Number.isFinite(box.left)
-      ? [{ part, box }]
-      : [];
-  });
+  const movable = parts.filter(({ visible, locked, role }) => visible && !locked && role === "show");
   const add = (added: ReturnType<typeof addAccents>) => {
     edit(added.edit);
     choose(added.id);
   };
-  const spread = (way: "across" | "down") => report && edit(spreadParts(movable, way, report.sheet));
+  const spread = async (way: "across" | "down") => {
+    const boxes = await painter.boxes();
+    const placed = movable.flatMap((part) => {
+      const box = boxes.get(part.id);
+      return box && !isEmpty(box) ? [{ part, box }] : [];
+    });
+    if (report) edit(spreadParts(placed, way, report.sheet));
+  };
   return (
     <Sentence>
       Add
@@ -28,8 +31,8 @@ export function ComposeWords() {
       {movable.length > 2 && (
         <>
           or spread the parts evenly
-          <WordButton onClick={() => spread("across")}>across</WordButton>
-          <WordButton onClick={() => spread("down")}>down</WordButton>
+          <WordButton onClick={() => void spread("across")}>across</WordButton>
+          <WordButton onClick={() => void spread("down")}>down</WordButton>
         </>
       )}
     </Sentence>

@@ -18,14 +18,25 @@ function numberAt(holder: unknown, ...path: readonly (string | number)[]): numbe
   return found;
 }
 
-/** Undoes step by step until the picture is again what it was. */
-async function undoTo(desk: Maker, before: PNG): Promise<void> {
-  let difference = 1;
-  for (let step = 0; step < 40 && difference > 0.0005; step++) {
+/** What a desk shows at one moment, and the step that made it. */
+interface Moment {
+  readonly picture: PNG;
+  readonly step: string | null;
+}
+
+const undoButton = (desk: Maker) => desk.page.getByRole("button", { name: /^(Undo: |Nothing to undo)/ });
+
+async function momentOf(desk: Maker): Promise<Moment> {
+  return { picture: await desk.picture(), step: await undoButton(desk).getAttribute("aria-label") };
+}
+
+/** Undoes step by step back to a moment, and sees that the picture is again what it was. */
+async function undoTo(desk: Maker, { picture, step }: Moment): Promise<void> {
+  for (let steps = 0; steps < 40; steps++) {
+    if ((await undoButton(desk).getAttribute("aria-label")) === step) break;
     await desk.page.keyboard.press("Control+z");
-    difference = differenceOf(await desk.picture(), before);
   }
-  expect(difference).toBeLessThan(0.0005);
+  await expect.poll(async () => differenceOf(await desk.picture(), picture)).toBeLessThan(0.0005);
 }
 
 test("a weave: woven, its gap changed, a crossing turned over by pointer and by key, the count changed", async ({
@@ -34,9 +45,8 @@ test("a weave: woven, its gap changed, a crossing turned over by pointer and by 
   const desk = new Maker(page);
   await desk.begin("ring");
   await desk.addRule("ring");
-  const apart = await desk.picture();
-  await page.getByRole("button", { name: "join: apart" }).click();
-  await page.getByRole("menuitem", { name: /^woven/ }).click();
+  const apart = await momentOf(desk);
+  await desk.join("woven");
   await expect(page.getByRole("button", { name: "join: woven", exact: true })).toBeVisible();
   await desk.type("weave gap", "1.5");
   await page.getByRole("button", { name: "turn crossings over …" }).click();
@@ -63,8 +73,7 @@ test("faces painted by pointing: an orbit shows and takes the colour; with Alt o
   await desk.begin("disc");
   await desk.type("radius", "22");
   await desk.addRule("ring");
-  await page.getByRole("button", { name: "join: apart" }).click();
-  await page.getByRole("menuitem", { name: /^faces/ }).click();
+  await desk.join("faces");
   await page.getByRole("button", { name: "paint faces …" }).click();
   // The ring’s own radius, which a file leaves out.
   const reach = 50;
@@ -93,8 +102,7 @@ test("outlines beside a merged one, further in, pointed, the first left out; the
   const desk = new Maker(page);
   await desk.begin("disc");
   await desk.addRule("ring");
-  await page.getByRole("button", { name: "join: apart" }).click();
-  await page.getByRole("menuitem", { name: /^merged/ }).click();
+  await desk.join("merged");
   await page.getByRole("button", { name: "outlines beside it …" }).click();
   await desk.type("outline distance", "-3");
   await desk.type("outlines beside", "2");
@@ -120,10 +128,10 @@ test("a line that swells, is reversed, pulled wider, dotted, and lies inside; th
   await desk.addRule("ring");
   await page.getByRole("button", { name: "no fill" }).click();
   await page.getByRole("button", { name: "draw one" }).click();
-  const plain = await desk.picture();
+  const plain = await momentOf(desk);
   await page.getByRole("button", { name: "let it swell …" }).click();
   await page.getByRole("menuitem", { name: "growing" }).click();
-  await expect.poll(async () => differenceOf(await desk.picture(), plain)).toBeGreaterThan(0.0005);
+  await expect.poll(async () => differenceOf(await desk.picture(), plain.picture)).toBeGreaterThan(0.0005);
   const growing = await desk.picture();
   await page.getByRole("button", { name: "reverse it" }).click();
   await expect.poll(async () => differenceOf(await desk.picture(), growing)).toBeGreaterThan(0.0005);
@@ -177,11 +185,12 @@ test("shadow, glow, inner shadow, facets and grain: each added, adjusted, undone
   const desk = new Maker(page);
   await desk.begin("petal");
   await desk.addRule("turn");
-  const plain = await desk.picture();
+  const plain = await momentOf(desk);
+  let before = plain.picture;
   for (const name of ["a shadow", "a glow", "an inner shadow", "facets", "grain"]) {
-    const before = await desk.picture();
     await page.getByRole("button", { name, exact: true }).click();
     await expect.poll(async () => differenceOf(await desk.picture(), before), name).toBeGreaterThan(0.0001);
+    before = await desk.picture();
   }
   await desk.type("shadow blur", "8");
   await desk.type("facets size", "12");
@@ -206,6 +215,7 @@ test("the sheet: a standard size laid down; a part aligned, three spread, a cent
 }) => {
   const desk = new Maker(page);
   await desk.begin("disc");
+  await desk.type("radius", "25");
   await page.getByRole("button", { name: "standard sizes …" }).click();
   await page.getByRole("menuitem", { name: "A4 210 × 297 mm" }).click();
   await page.getByRole("button", { name: "lay it down" }).click();
@@ -213,7 +223,7 @@ test("the sheet: a standard size laid down; a part aligned, three spread, a cent
   await page.getByRole("button", { name: "align it …" }).click();
   await page.getByRole("menuitem", { name: "at the left margin" }).click();
   const [disc] = (await desk.file()).parts;
-  expect(numberAt(disc, "at", "x")).toBeCloseTo(10 - 297 / 2 + numberAt(disc, "motif", "radius"), 2);
+  expect(numberAt(disc, "at", "x")).toBeCloseTo(10 - 297 / 2 + 25, 2);
   await page.getByRole("button", { name: "a centre piece" }).click();
   await page.getByRole("button", { name: "scattered accents" }).click();
   await expect(page.getByRole("button", { name: "Part Accents" })).toBeVisible();
@@ -288,8 +298,7 @@ test("copies baked into drawn shapes, and back by undo", async ({ page }) => {
   const desk = new Maker(page);
   await desk.begin("petal");
   await desk.addRule("turn");
-  await page.getByRole("button", { name: "join: apart" }).click();
-  await page.getByRole("menuitem", { name: /^merged/ }).click();
+  await desk.join("merged");
   const before = await desk.picture();
   await page.getByRole("button", { name: "bake them" }).click();
   await expect(desk.copies("1")).toBeVisible();
@@ -309,8 +318,7 @@ test("work that takes long is told by its part, and stopping it undoes the chang
   await desk.type("pitch", "9");
   await expect(desk.copies("900")).toBeVisible();
   const apart = await desk.picture();
-  await page.getByRole("button", { name: "join: apart" }).click();
-  await page.getByRole("menuitem", { name: /^faces/ }).click();
+  await desk.join("faces");
   await expect(page.getByText("Computing “Star” …")).toBeVisible();
   await page.getByRole("button", { name: "Stop and undo" }).click();
   await expect(page.getByRole("button", { name: "join: apart" })).toBeVisible();

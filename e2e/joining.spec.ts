@@ -41,8 +41,7 @@ test("faces: coloured by orbit, by depth and alternately, each colour in turn", 
   await desk.begin("disc");
   await desk.type("radius", "22");
   await desk.addRule("ring");
-  await page.getByRole("button", { name: "join: apart" }).click();
-  await page.getByRole("menuitem", { name: /^faces/ }).click();
+  await desk.join("faces");
   await page.getByRole("button", { name: "colours of their own" }).click();
   await page.getByRole("button", { name: "another", exact: true }).click();
   const sand = [0xe7, 0xc9, 0xa0] as const;

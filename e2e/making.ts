@@ -58,6 +58,12 @@ export class Maker extends Desk {
     return this.page.getByRole("button", { name, exact: true });
   }
 
+  /** Joins copies that are apart in another way. */
+  async join(way: string): Promise<void> {
+    await this.page.getByRole("button", { name: "join: apart", exact: true }).click();
+    await this.page.getByRole("menuitem", { name: new RegExp(`^${way}`) }).click();
+  }
+
   /** The design as it is saved. */
   async file(): Promise<{
     parts: { motif: Record<string, unknown>; [key: string]: unknown }[];

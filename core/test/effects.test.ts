@@ -1,5 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
-import { effectLayers, NO_EFFECTS, poolsRaster, type Coverage, type Pools, type Raster } from "../src";
+import { effectLayers, NO_EFFECTS, poolsRaster, reachOfEffects, type Coverage, type Pools, type Raster } from "../src";
 import { blurred } from "../src/finish/effects/blur";
 import { base64 } from "../src/make/images/base64";
 
@@ -65,6 +65,15 @@ describe("shades", () => {
     expect(alphaAt(over, 50, 50)).toBe(0);
     expect(alphaAt(over, 69, 50)).toBe(0);
   });
+});
+
+test("effects depend on what is painted as far as they are moved and blurred; grain does not", () => {
+  const shade = { color: "#000000", x: 2, y: -3, blur: 4, opacity: 1 };
+  for (const name of ["shadow", "glow", "innerShadow"] as const) {
+    expect(reachOfEffects({ ...NO_EFFECTS, [name]: shade })).toBe(9);
+  }
+  const grain = { amount: 1, size: 5, seed: 1, mono: true };
+  expect(reachOfEffects({ ...NO_EFFECTS, grain })).toBe(0);
 });
 
 describe("grain and facets", () => {

@@ -142,6 +142,15 @@ describe("what lies under is cut", () => {
     expect(areaOf(part, 0)).toBeLessThan(one - 5);
   });
 
+  test("a motif’s own colours are left behind, and it is told", () => {
+    const source = { width: 10, height: 10, shapes: [{ d: "M-5 -5L5 -5L5 5L-5 5Z", fill: "#AA0000" }] };
+    const part = woven({ kind: "svg", source }, [{ kind: "step", count: 2, move: { x: 4, y: 4 } }], {
+      fill: "#1E6F5C",
+    });
+    expect(part.geometry.told.join()).toContain("the motif’s own colours show only while they are apart");
+    expect(part.geometry.shapes.every(({ pieces }) => pieces === null)).toBe(true);
+  });
+
   test("without a line or a fill it says what it needs", () => {
     const part = woven({ kind: "line", length: 40 }, cross, { fill: null, line: null });
     expect(part.geometry.told.join()).toContain("a weave needs bands");

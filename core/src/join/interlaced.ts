@@ -1,9 +1,9 @@
-import type { LineShape } from "../finish/line/lineShape";
-import { widestOf } from "../finish/line/lineShape";
+import { widestOf, type LineShape } from "../finish/line/lineShape";
 import type { Path } from "../geometry/path";
 import { NO_LINE, type Piece } from "../motif/drawing";
 import type { Shape } from "../rules/shapes";
 import type { Composed, JoinedCopies } from "./joinCopies";
+import { lostColors } from "./lostColors";
 import { withinLimits, type Limits } from "./limits";
 import { standing } from "./standing";
 import { isRing, overlapsOf, wovenBands } from "./weave/bands";
@@ -39,9 +39,17 @@ interface Woven extends Pick<Weaving, "crossings" | "told"> {
   readonly shapes: readonly Shape[];
 }
 
-function joined({ placements }: Composed, { shapes, crossings, told }: Woven): JoinedCopies {
+function joined(composed: Composed, { shapes, crossings, told }: Woven): JoinedCopies {
   const { matrices, shapeOf } = standing(shapes.length);
-  return { shapes, placements: { ...placements, matrices, shapeOf }, colorOf: null, faceOf: null, crossings, told };
+  const placements = { ...composed.placements, matrices, shapeOf };
+  return {
+    shapes,
+    placements,
+    colorOf: null,
+    faceOf: null,
+    crossings,
+    told: [...told, ...lostColors(composed.shapes)],
+  };
 }
 
 function bandShapes(outlines: readonly Path[], { gap, flipped }: WeaveAsked, limits: Limits): Woven {

@@ -6,6 +6,7 @@ import type { Point } from "../geometry/point";
 import { NO_LINE, pieceOutline, type Piece } from "../motif/drawing";
 import { matrixAt, type Placements } from "../rules/placements";
 import type { Shape } from "../rules/shapes";
+import { lostColors } from "./lostColors";
 import { withinLimits, type Limits } from "./limits";
 import type { FacePaint, JoinMode } from "./modes";
 import { interlaced, type WeaveAsked } from "./interlaced";
@@ -95,7 +96,7 @@ function alternating(outlines: readonly Path[]): Path {
 }
 
 function whole(path: Path, { shapes }: Composed, { limits }: JoinAsked): JoinedCopies {
-  const told = shapes.some(({ pieces }) => pieces !== null) ? [LOST_COLORS] : [];
+  const told = lostColors(shapes);
   const outline = withinLimits(path, limits);
   return {
     shapes: [{ path: outline, pieces: null }],
@@ -106,9 +107,6 @@ function whole(path: Path, { shapes }: Composed, { limits }: JoinAsked): JoinedC
     told,
   };
 }
-
-export const LOST_COLORS =
-  "joined copies take the part’s finish; the motif’s own colours show only while they are apart";
 
 /** Each copy by itself, cut and kept, its number and paint its own; doubled lines once over all. */
 function apart(composed: Composed, { limits, dropDoubled }: JoinAsked): JoinedCopies {
@@ -189,7 +187,7 @@ function inFaces(composed: Composed, asked: JoinAsked): JoinedCopies {
     colorOf: Int32Array.from([...colored.map(({ color }) => color), 0]),
     faceOf: [...colored.map(({ name }) => name), null],
     crossings: null,
-    told: composed.shapes.some(({ pieces }) => pieces !== null) ? [LOST_COLORS] : [],
+    told: lostColors(composed.shapes),
   };
 }
 

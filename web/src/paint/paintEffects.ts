@@ -9,12 +9,37 @@ const FARTHEST = 160;
 /** Paints a part on a layer of its own; answers false when it was told not to go on. */
 type PaintPart = (context: Context, to: Placing) => Promise<boolean>;
 
-/** A part with what lies under and over its paint, as a layer; null when it was told not to go on. */
+/** A part's layer, and how far it reaches beyond the picture to every side, pixels. */
+interface EffectLayer {
+  readonly layer: OffscreenCanvas;
+  readonly margin: number;
+}
+
+const remembered = new WeakMap<PartScene["geometry"], { readonly key: string; readonly made: EffectLayer }>();
+
+/**
+ * A part with what lies under and over its paint, as a layer; null when it was told not to go on. Remembered while
+ * nothing of it changes, so that pulling another part does not compute it again.
+ */
 export async function layerWithEffects(
-  { finish: { effects } }: PartScene,
+  { geometry, finish }: PartScene,
+  to: Placing,
+  shown: number,
+  paint: PaintPart,
+): Promise<EffectLayer | null> {
+  const key = JSON.stringify([finish, to, shown]);
+  const known = remembered.get(geometry);
+  if (known?.key === key) return known.made;
+  const made = await makeLayer(finish.effects, to, paint);
+  if (made) remembered.set(geometry, { key, made });
+  return made;
+}
+
+async function makeLayer(
+  effects: PartScene["finish"]["effects"],
   to: Placing,
   paint: PaintPart,
-): Promise<{ readonly layer: OffscreenCanvas; readonly margin: number } | null> {
+): Promise<EffectLayer | null> {
   const margin = Math.min(FARTHEST, Math.ceil(reachOfEffects(effects) * to.scale) + 2);
   const width = Math.ceil(to.width) + 2 * margin;
   const height = Math.ceil(to.height) + 2 * margin;

@@ -38,7 +38,7 @@ async function paintBlended(context: Context, part: PartScene, to: Placing, goOn
   const paint = (on: Context, placing: Placing) => paintPart(on, part, placing, goOn, look);
   if (look.lines) return paint(context, to);
   if (hasEffects(part.finish.effects)) {
-    const layered = await layerWithEffects(part, to, paint);
+    const layered = await layerWithEffects(part, to, look.most(part), paint);
     if (layered) layDown(context, layered.layer, -layered.margin, part.blend);
     return layered !== null;
   }

@@ -13,6 +13,7 @@ import {
   valuesOfVary,
   widestOf,
   type Design,
+  pictureColors,
   RuleTrouble,
   type GapReport,
   type Motif,
@@ -50,6 +51,11 @@ export class Assistant {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const part = scene.parts.find((known) => known.id === id);
     return part ? countCoinciding(part.geometry.copies.shapes, part.geometry.copies.placements) : 0;
+  }
+
+  /** The colours a picture's pixels (RGBA) are best told in, the most used first. */
+  colorsOf(pixels: Uint8ClampedArray, count: number): string[] {
+    return pictureColors(pixels, count);
   }
 
   /** A part's copies as one motif; or why they cannot be. */

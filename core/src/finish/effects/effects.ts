@@ -38,9 +38,9 @@ export function hasEffects(effects: Effects): boolean {
   return Object.values(effects).some((effect) => effect !== null);
 }
 
-/** How far effects reach beyond what is painted, millimetres. */
-export function reachOfEffects({ shadow, glow }: Effects): number {
+/** How far away effects still depend on what is painted, millimetres: so far beyond it they are seen. */
+export function reachOfEffects({ shadow, glow, innerShadow }: Effects): number {
   const reach = (shade: Shade | null) =>
     shade ? Math.max(Math.abs(shade.x), Math.abs(shade.y)) + 1.5 * shade.blur : 0;
-  return Math.max(reach(shadow), reach(glow));
+  return Math.max(reach(shadow), reach(glow), reach(innerShadow));
 }

@@ -1,4 +1,4 @@
-import { useRef, useState, type MouseEvent } from "react";
+import { useEffect, useState, type MouseEvent } from "react";
 import type { Matrix, Part, Point } from "@twin-petal/core";
 import { toSheet } from "@/paint/view";
 import { useDesk, useEditing } from "@/store/deskStore";
@@ -8,26 +8,27 @@ import { usePicture } from "./pictureContext";
 
 /** Paints the face under the pointer and all that are coloured with it; with Alt the one alone. */
 export function FaceBrush({ part, sheetToScreen }: { part: Part; sheetToScreen: Matrix }) {
-  const { painter, view, size } = usePicture();
+  const { painter, view, size, report } = usePicture();
   const { edit } = useEditing();
   const brush = useDesk((state) => state.hand.brush);
-  const [found, setFound] = useState<{ face: FoundFace; alone: boolean } | null>(null);
-  const asking = useRef(false);
+  const [found, setFound] = useState<FoundFace | null>(null);
+  const [pointed, setPointed] = useState<{ at: Point; alone: boolean } | null>(null);
+  // Asked anew where the pointer rests while another picture comes.
+  useEffect(() => {
+    if (!pointed) return;
+    let wanted = true;
+    void painter.faceAt(part.id, pointed.at).then((face) => wanted && setFound(face));
+    return () => {
+      wanted = false;
+    };
+  }, [painter, part.id, pointed, report]);
   if (!view || !size) return null;
 
   const placeOf = (event: MouseEvent): Point => {
     const box = event.currentTarget.getBoundingClientRect();
     return toSheet(view, size, { x: event.clientX - box.left, y: event.clientY - box.top });
   };
-  const point = (event: MouseEvent) => {
-    if (asking.current) return;
-    asking.current = true;
-    const alone = event.altKey;
-    void painter.faceAt(part.id, placeOf(event)).then((face) => {
-      asking.current = false;
-      setFound(face && { face, alone });
-    });
-  };
+  const point = (event: MouseEvent) => setPointed({ at: placeOf(event), alone: event.altKey });
   const paint = (event: MouseEvent) => {
     const alone = event.altKey;
     void painter.faceAt(part.id, placeOf(event)).then((face) => {
@@ -41,7 +42,7 @@ export function FaceBrush({ part, sheetToScreen }: { part: Part; sheetToScreen: 
     vectorEffect: "non-scaling-stroke",
     pointerEvents: "none",
   } as const;
-  const outline = found && (found.alone ? found.face.outline : found.face.alike);
+  const outline = pointed && found && (pointed.alone ? found.outline : found.alike);
   return (
     <g>
       <rect
@@ -51,7 +52,7 @@ export function FaceBrush({ part, sheetToScreen }: { part: Part; sheetToScreen: 
         className="pointer-events-auto cursor-crosshair"
         data-testid="face-brush"
         onPointerMove={point}
-        onPointerLeave={() => setFound(null)}
+        onPointerLeave={() => setPointed(null)}
         onClick={paint}
       >
         <title>A click paints all faces of an orbit; with Alt the one alone</title>

@@ -4,7 +4,6 @@ import {
   colorTrouble,
   contrastBetween,
   contrastWords,
-  pictureColors,
   rampBetween,
   shadesOf,
   type PaletteColor,
@@ -25,13 +24,14 @@ const SHADES = 5;
 /** The design's colours: named, changed in one place, made from a picture or as ramps, their contrast told. */
 export function PaletteWords() {
   const { edit, now } = useEditing();
+  const { assistant } = usePicture();
   const palette = useDesk((state) => state.history.design.palette);
   const chooser = useRef<HTMLInputElement>(null);
   const takeFrom = async (file: File | undefined) => {
     if (chooser.current) chooser.current.value = "";
     if (!file) return;
-    const colors = await colorsIn(file);
-    if (colors) edit(addColors(now(), colors, "picture"));
+    const pixels = await pixelsIn(file);
+    if (pixels) edit(addColors(now(), await assistant.colorsOf(pixels, FROM_PICTURE), "picture"));
     else toast.error(`${file.name} is not a picture this browser can read; choose a PNG, JPEG or WebP.`);
   };
   return (
@@ -146,8 +146,8 @@ function Colors({ colors }: { colors: readonly string[] }) {
 /** Pixels on the longer side of a picture that is looked at. */
 const LOOKED_AT = 96;
 
-/** The colours of a picture file; null when the browser cannot read it. */
-async function colorsIn(file: File): Promise<string[] | null> {
+/** The pixels of a picture file, made small; null when the browser cannot read it. */
+async function pixelsIn(file: File): Promise<Uint8ClampedArray | null> {
   const bitmap = await createImageBitmap(file).catch(() => null);
   if (!bitmap) return null;
   const scale = Math.min(1, LOOKED_AT / Math.max(bitmap.width, bitmap.height));
@@ -157,6 +157,5 @@ async function colorsIn(file: File): Promise<string[] | null> {
   ];
   const context = new OffscreenCanvas(width, height).getContext("2d");
   context?.drawImage(bitmap, 0, 0, width, height);
-  const data = context?.getImageData(0, 0, width, height).data;
-  return data ? pictureColors(data, FROM_PICTURE) : null;
+  return context?.getImageData(0, 0, width, height).data ?? null;
 }

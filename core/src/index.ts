@@ -66,6 +66,7 @@ export * from "./scene/boxOfGeometry";
 export * from "./scene/made";
 export * from "./scene/needs";
 export * from "./scene/wedge";
+export { groundColor } from "./scene/groundPart";
 export * from "./scene/scene";
 export * from "./scene/sceneBuilder";
 export * from "./motif/svg/import/importSvg";

@@ -28,8 +28,12 @@ import { PLACE_DEFAULT } from "./place";
 /** A design file as it may arrive: everything but parts' ids and motifs can be left out. */
 export interface DesignFile extends Partial<Omit<Design, "format" | "sheet" | "parts">> {
   readonly format: typeof FORMAT;
-  readonly sheet?: Partial<Sheet>;
+  readonly sheet?: SheetFile;
   readonly parts?: readonly PartFile[];
+}
+
+interface SheetFile extends Partial<Omit<Sheet, "ground">> {
+  readonly ground?: FillFile | null;
 }
 
 interface PartFile extends Partial<Omit<Part, "at" | "rules" | "join" | "finish">> {
@@ -152,12 +156,16 @@ export function withDefaults(file: DesignFile): Design {
   return {
     ...emptyDesign(file.name ?? "Untitled"),
     notes: file.notes ?? "",
-    sheet: { ...SHEET_DEFAULT, ...file.sheet },
+    sheet: fillSheet(file.sheet ?? {}),
     numbers: file.numbers ?? [],
     palette: file.palette ?? [],
     guides: file.guides ?? [],
     parts: (file.parts ?? []).map(fillPart),
   };
+}
+
+function fillSheet({ ground, ...rest }: SheetFile): Sheet {
+  return { ...SHEET_DEFAULT, ...rest, ...(ground !== undefined && { ground: ground && fillIn(ground) }) };
 }
 
 function fillPart(file: PartFile): Part {

@@ -227,7 +227,8 @@ export interface Sheet {
   readonly height: NumberValue;
   readonly unit: Unit;
   readonly margin: NumberValue;
-  readonly ground: ColorValue | null;
+  /** A fill over the whole sheet; colours that would take turns count as their first. */
+  readonly ground: FillValue | null;
 }
 
 export interface NamedNumber {

@@ -32,8 +32,8 @@ export interface ResolvedSheet {
   readonly width: number;
   readonly height: number;
   readonly margin: number;
-  /** `#RRGGBB` or `#RRGGBBAA`; null for none. */
-  readonly ground: string | null;
+  /** Null for none. */
+  readonly ground: FacePainting | null;
 }
 
 /** A guide with its numbers known: an upright line, a level line, or a star. Millimetres. */
@@ -107,7 +107,7 @@ export function resolveDesign(design: Design): ResolvedDesign {
     width: resolver.number(sheet.width, SHEET_SIDE, "sheet.width"),
     height: resolver.number(sheet.height, SHEET_SIDE, "sheet.height"),
     margin: resolver.number(sheet.margin, SHEET_MARGIN, "sheet.margin"),
-    ground: sheet.ground === null ? null : resolveColor(sheet.ground, palette),
+    ground: sheet.ground === null ? null : resolveFacePaint(sheet.ground, palette, resolver, "sheet.ground"),
   };
   const guides = design.guides.map((guide, index) => resolveGuide(guide, resolver, `guides[${index}]`));
   const parts = design.parts.map((part, index) => resolvePart(part, designResolver(scope), palette, `parts[${index}]`));

@@ -319,7 +319,7 @@ export const designSchema = exactly({
     height: numberValue(SHEET_SIDE),
     unit: string().oneOf(UNITS),
     margin: numberValue(SHEET_MARGIN),
-    ground: color().nullable(),
+    ground: fill(GRADIENT_OVER),
   }).default(undefined),
   numbers: array(namedNumber).max(MOST_NUMBERS).test("names", named("name")),
   palette: array(paletteColor).max(MOST_COLORS).test("names", named("name")),

@@ -26,10 +26,15 @@ export function toFile(design: Design): Json {
   return {
     format,
     ...differing({ name, notes }, standard),
-    ...some("sheet", differing(sheet, SHEET_DEFAULT)),
+    ...some("sheet", sheetToFile(sheet)),
     ...differing(lists, standard),
     ...(parts.length > 0 && { parts: parts.map(partToFile) }),
   };
+}
+
+function sheetToFile(sheet: Design["sheet"]): Json {
+  const { ground, ...rest } = differing(sheet, SHEET_DEFAULT);
+  return { ...rest, ...(ground !== undefined && { ground: fillToFile(ground) }) };
 }
 
 /** The design file's text: UTF-8 JSON, two spaces in, the same bytes for the same design. */

@@ -1,6 +1,6 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the other workspaces compile this file and find the types only so
 /// <reference path="./fontkit.d.ts" />
-import { create, type Font } from "fontkit";
+import type { Font } from "fontkit";
 
 const fonts = new Map<string, Font>();
 const loading = new Map<string, Promise<void>>();
@@ -9,12 +9,14 @@ const loading = new Map<string, Promise<void>>();
 export function loadFont(id: string, read: () => Promise<Uint8Array>): Promise<void> {
   const known = loading.get(id);
   if (known) return known;
-  const started = read().then((bytes) => void fonts.set(id, openFont(bytes)));
+  const started = read().then(async (bytes) => void fonts.set(id, await openFont(bytes)));
   loading.set(id, started);
   return started;
 }
 
-function openFont(bytes: Uint8Array): Font {
+async function openFont(bytes: Uint8Array): Promise<Font> {
+  // Loaded only when there is lettering: it is large, and slow to begin.
+  const { create } = await import("fontkit");
   const opened = create(bytes);
   if ("fonts" in opened) throw new Error("a collection of fonts cannot be used; give one font");
   return opened;

@@ -41,31 +41,33 @@ export interface EachPaint {
 /** What one face can be painted with. */
 export type FacePainting = Extract<Paint, { kind: "flat" }> | Gradient | Pools;
 
+/** The one colour that stands for a painting: a gradient's middle one. */
+export function colorOfPainting(paint: FacePainting): string {
+  if (paint.kind === "flat") return paint.color;
+  return paint.kind === "pools" ? middleOfPools(paint) : middleOf(paint);
+}
+
 /** What shows nothing, as a colour. */
 const CLEAR = "#00000000";
 
 /** A function from a copy's number to its colour; a gradient's middle one stands for it. */
 export function colorAt(paint: Paint, placements: Placements): (copy: number) => string {
   switch (paint.kind) {
-    case "flat":
-      return () => paint.color;
     case "cycle": {
       const indexOf = turnTaker(paint, placements);
       return (copy) => paint.colors[indexOf(copy)] ?? "#000000";
     }
+    case "flat":
     case "linear":
-    case "radial": {
-      const middle = middleOf(paint);
-      return () => middle;
-    }
+    case "radial":
     case "pools": {
-      const middle = middleOfPools(paint);
-      return () => middle;
+      const color = colorOfPainting(paint);
+      return () => color;
     }
     case "each":
       return (copy) => {
         const own = paint.paints[copy];
-        return own ? colorAt(own, placements)(copy) : CLEAR;
+        return own ? colorOfPainting(own) : CLEAR;
       };
     case "ramp": {
       const mixed = mixRamp(paint.stops);

@@ -1,6 +1,7 @@
 import type { Design, Part } from "../design/design";
 import type { Box } from "../geometry/box";
 import { boxOfGeometry } from "../scene/boxOfGeometry";
+import { groundColor } from "../scene/groundPart";
 import { buildScene } from "../scene/sceneBuilder";
 import type { PartScene, Scene } from "../scene/scene";
 
@@ -37,7 +38,8 @@ export function tileOfDesign(design: Design): Tile | null {
 const remembered = new WeakMap<Design, Tile | null>();
 
 function computeTile(design: Design): Tile | null {
-  const repeats = new Map(buildScene(design).parts.flatMap((part) => repeatOf(part, design)));
+  const laid = buildScene(design);
+  const repeats = new Map(laid.parts.flatMap((part) => repeatOf(part, design)));
   const chosen = design.parts.reduce<Repeat | null>((found, { id }) => repeats.get(id) ?? found, null);
   if (!chosen) return null;
   const fits = ({ id }: Part) => {
@@ -47,7 +49,14 @@ function computeTile(design: Design): Tile | null {
   const { left, top, right, bottom } = chosen.frame;
   const beyond: Design = {
     ...design,
-    sheet: { ...design.sheet, width: (right - left) * AROUND, height: (bottom - top) * AROUND, margin: 0 },
+    sheet: {
+      ...design.sheet,
+      width: (right - left) * AROUND,
+      height: (bottom - top) * AROUND,
+      margin: 0,
+      // A ground that changes over the sheet has a seam; its middle colour has none.
+      ground: groundColor(laid.sheet),
+    },
     parts: design.parts.map((part) =>
       fits(part) ? laidOut(part, repeats.get(part.id)?.pitch) : { ...part, role: "tool" },
     ),

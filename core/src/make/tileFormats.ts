@@ -17,7 +17,13 @@ function tileOf(design: Design): Tile {
 
 function tellLeftOut(design: Design): string | null {
   const leftOut = tileOfDesign(design)?.leftOut ?? [];
-  return leftOut.length === 0 ? null : `left out, as it does not repeat in the tile: ${leftOut.join(", ")}`;
+  const told = [
+    ...(leftOut.length > 0 ? [`left out, as it does not repeat in the tile: ${leftOut.join(", ")}`] : []),
+    ...(typeof design.sheet.ground === "object" && design.sheet.ground !== null
+      ? ["the ground changes over the sheet; in the tile it has its middle colour"]
+      : []),
+  ];
+  return told.length === 0 ? null : told.join("; ");
 }
 
 /** The seamless tile as vectors at real size. */

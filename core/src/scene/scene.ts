@@ -58,6 +58,8 @@ export interface PartScene {
 /** A design, computed: plain data from which pictures and files are made. */
 export interface Scene {
   readonly sheet: ResolvedSheet;
+  /** What lies under every part; null where the sheet is bare. */
+  readonly ground: PartScene | null;
   readonly guides: readonly ResolvedGuide[];
   /** Bottom first. A part whose numbers are wrong shows as it last was, or is missing if it never was right. */
   readonly parts: readonly PartScene[];

@@ -13,6 +13,7 @@ import type { PartGeometry, PartScene, Scene } from "./scene";
 import { surroundingsOf } from "./surroundings";
 import { blendedFinish } from "./blendedFinish";
 import { faceFinish } from "./faceFinish";
+import { groundPart } from "./groundPart";
 import { bandOf, joinedCopies } from "./joinedCopies";
 import { wedgeOf } from "./wedge";
 
@@ -71,7 +72,7 @@ export class SceneBuilder {
     const parts = resolved.parts.flatMap(({ id }) => next.get(id)?.scene ?? []);
     // Some problems are only found while computing.
     const problems = [...resolved.ownProblems, ...resolved.parts.flatMap((part) => part.problems)];
-    return { sheet, guides, parts, numbers, problems };
+    return { sheet, ground: groundPart(sheet), guides, parts, numbers, problems };
   }
 }
 

@@ -24,7 +24,9 @@ export async function paintScene(
   context.globalAlpha = 1;
   context.fillStyle = colors.page;
   context.fillRect(0, 0, to.width, to.height);
-  paintSheet(context, scene, to);
+  paintPaper(context, scene, to);
+  if (scene.ground && !(await paintPart(context, scene.ground, to, goOn))) return false;
+  context.resetTransform();
   for (const part of scene.parts) {
     if (part.visible && part.role === "show" && !(await paintBlended(context, part, to, goOn, look))) return false;
   }
@@ -65,12 +67,9 @@ function sheetRectangle({ sheet }: Scene, to: Placing): [x: number, y: number, w
   return [to.originX - width / 2, to.originY - height / 2, width, height];
 }
 
-function paintSheet(context: Context, scene: Scene, to: Placing): void {
+function paintPaper(context: Context, scene: Scene, to: Placing): void {
   const [x, y, width, height] = sheetRectangle(scene, to);
   context.fillStyle = "#FFFFFF";
-  context.fillRect(x, y, width, height);
-  if (scene.sheet.ground === null) return;
-  context.fillStyle = scene.sheet.ground;
   context.fillRect(x, y, width, height);
 }
 

@@ -29,7 +29,9 @@ export function hasEffectImages(design: Design): boolean {
 /** What a vector file of the design says with images, in words; null where it says all with vectors. */
 export function imagesWithin(design: Design): string | null {
   const isPools = (paint: Finish["fill"] | undefined) => typeof paint === "object" && paint?.kind === "pools";
-  const pools = shownFinishes(design).some(({ fill, line }) => isPools(fill) || isPools(line?.paint));
+  const pools =
+    isPools(design.sheet.ground) ||
+    shownFinishes(design).some(({ fill, line }) => isPools(fill) || isPools(line?.paint));
   const effects = effectsIn(design);
   const told = [
     ...(effects.length > 0 ? [`${effects.join(", ")} at ${IMAGE_DPI} dots an inch`] : []),

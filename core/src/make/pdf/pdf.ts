@@ -1,11 +1,11 @@
 import type { Design } from "../../design/design";
 import type { Matrix } from "../../geometry/matrix";
 import { buildScene } from "../../scene/sceneBuilder";
-import { madeParts } from "../../scene/made";
+import { madeLayers } from "../../scene/made";
 import type { PartScene, Scene } from "../../scene/scene";
 import { effectImages, IMAGE_DPI } from "../images/effectImages";
 import type { PlacedRaster } from "../../finish/pools";
-import { channelsOf, pdfMatrix, pdfNumbers } from "./operators";
+import { pdfMatrix } from "./operators";
 import { partContent } from "./partContent";
 import { Resources } from "./resources";
 
@@ -32,19 +32,12 @@ export async function makePdf(design: Design): Promise<Uint8Array<ArrayBuffer>> 
   const resources = new Resources(context);
   // Millimetres about the middle, y down, to points from the lower left corner, y up.
   const toPage: Matrix = [POINTS, 0, 0, -POINTS, (width / 2) * POINTS, (height / 2) * POINTS];
-  const content = [
-    pdfMatrix(toPage),
-    ...groundContent(scene),
-    ...madeParts(scene).map((part) => blended(part, resources, toPage, scene)),
-  ].join("\n");
+  const content = [pdfMatrix(toPage), ...madeLayers(scene).map((part) => blended(part, resources, toPage, scene))].join(
+    "\n",
+  );
   page.node.set(PDFName.of("Contents"), context.register(context.flateStream(content)));
   page.node.set(PDFName.of("Resources"), resources.dictionary());
   return new Uint8Array(await document.save({ useObjectStreams: true }));
-}
-
-function groundContent({ sheet: { ground, width, height } }: Scene): string[] {
-  if (ground === null) return [];
-  return [`q ${pdfNumbers(channelsOf(ground).rgb)} rg ${pdfNumbers([-width / 2, -height / 2, width, height])} re f Q`];
 }
 
 /** A part with what lies under and over it. */

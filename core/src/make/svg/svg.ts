@@ -1,7 +1,7 @@
 import type { Design } from "../../design/design";
 import { MILLIMETRES_PER, type Unit } from "../../design/units";
 import { writeDesign } from "../../design/write";
-import { madeParts } from "../../scene/made";
+import { madeLayers } from "../../scene/made";
 import { buildScene } from "../../scene/sceneBuilder";
 import type { PartScene, Scene } from "../../scene/scene";
 import type { Box } from "../../geometry/box";
@@ -10,7 +10,6 @@ import { DESIGN_NAMESPACE } from "../embedded";
 import { effectImages, IMAGE_DPI } from "../images/effectImages";
 import { imageElement } from "../images/placedImage";
 import { escapeText } from "../xml";
-import { colorAttributes } from "./colors";
 import { paintServerLines } from "./paintServers";
 import { copyLines, motifLines, partGroup } from "./part";
 
@@ -52,7 +51,7 @@ export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame, 
   const size = pixels
     ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
     : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
-  const parts = madeParts(scene);
+  const parts = madeLayers(scene);
   const lines = [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${size} viewBox="${x} ${y} ${across} ${down}">`,
@@ -64,9 +63,6 @@ export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame, 
     ...parts.flatMap(motifLines),
     ...parts.flatMap(paintServerLines),
     `</defs>`,
-    ...(sheet.ground === null
-      ? []
-      : [`<rect x="${x}" y="${y}" width="${across}" height="${down}"${colorAttributes("fill", sheet.ground)}/>`]),
     ...parts.flatMap((part) => partLines(part, scene, imageDpi)),
     `</svg>`,
   ];

@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { Plus } from "lucide-react";
+import { groundColor } from "@twin-petal/core";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { movePart } from "@/store/edits/parts";
 import { IconButton } from "@/ui/button";
@@ -58,7 +59,7 @@ export function PartsStrip() {
                 part={part}
                 picture={pictures.get(part.id)}
                 chosen={part.id === chosen}
-                ground={report?.sheet.ground ?? null}
+                ground={report && groundColor(report.sheet)}
               />
             ))}
           </ul>

@@ -1,3 +1,4 @@
+import { castDraft } from "immer";
 import { paletteReference, type Design, type NumberValue, type Sheet } from "@twin-petal/core";
 import type { Edit } from "../edit";
 
@@ -17,7 +18,7 @@ export function setSheet<K extends keyof Sheet>(key: K, value: Sheet[K], label: 
     ...(gesture !== undefined && { gesture }),
     apply(draft) {
       const sheet: Sheet = { ...draft.sheet, [key]: value };
-      draft.sheet = sheet;
+      draft.sheet = castDraft(sheet);
     },
   };
 }

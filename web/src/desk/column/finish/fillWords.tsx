@@ -1,5 +1,13 @@
 import { Plus } from "lucide-react";
-import { colorsOfFill, type CycleFill, type FillValue, type PaletteColor, type RampBy } from "@twin-petal/core";
+import {
+  colorsOfFill,
+  GRADIENT_OVER,
+  type CycleFill,
+  type FillValue,
+  type LineGradientOver,
+  type PaletteColor,
+  type RampBy,
+} from "@twin-petal/core";
 import { Choice } from "@/ui/choice";
 import { Swatch } from "@/ui/swatch";
 import { TouchButton } from "../../fields/touchButton";
@@ -15,6 +23,8 @@ interface FillWordsProps {
   readonly rules: readonly string[];
   /** What several colours may do; all there is unless told. */
   readonly kinds?: readonly (typeof FILL_KINDS)[number][];
+  /** What gradients may lie over; none where there is no choice. */
+  readonly overs?: readonly LineGradientOver[];
   onChange: (fill: FillValue, change: string, gesture?: string) => void;
   onName: (color: string, replace: (reference: string) => FillValue) => void;
 }
@@ -30,7 +40,16 @@ const RAMP_ORDERS: readonly { value: RampBy; words: string }[] = [
 ];
 
 /** One colour, or several in turn, mixed, or as a gradient. */
-export function FillWords({ label, fill, palette, rules, kinds = FILL_KINDS, onChange, onName }: FillWordsProps) {
+export function FillWords({
+  label,
+  fill,
+  palette,
+  rules,
+  kinds = FILL_KINDS,
+  overs = GRADIENT_OVER,
+  onChange,
+  onName,
+}: FillWordsProps) {
   const first = kinds[0]?.value ?? "cycle";
   const colors = colorsOfFill(fill);
   const replaced = (index: number, color: string) =>
@@ -99,10 +118,12 @@ export function FillWords({ label, fill, palette, rules, kinds = FILL_KINDS, onC
             </>
           )}
           {(fill.kind === "linear" || fill.kind === "radial") && (
-            <GradientWords label={label} fill={fill} onChange={onChange} />
+            <GradientWords label={label} fill={fill} overs={overs} onChange={onChange} />
           )}
           {label === "fill" && fill.kind !== "cycle" && fill.kind !== "ramp" && <OnSheetToggle />}
-          {fill.kind === "pools" && <PoolWords label={label} fill={fill} onChange={onChange} />}
+          {fill.kind === "pools" && (
+            <PoolWords label={label} fill={fill} isOverChosen={overs.length > 0} onChange={onChange} />
+          )}
         </>
       )}
     </>

@@ -2,6 +2,7 @@ import { memo } from "react";
 import {
   BLENDS,
   FINISH_DEFAULT,
+  LINE_GRADIENT_OVER,
   OPACITY,
   paletteReference,
   type FillValue,
@@ -9,6 +10,7 @@ import {
   type Rule,
 } from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
+import { together } from "@/store/atHand";
 import { setFinish, setLine } from "@/store/edits/finish";
 import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
@@ -40,13 +42,7 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
     const named = addColor(now(), color);
     const next = replace(paletteReference(named.name));
     const use = key === "fill" ? setFinish(id, "fill", next, "") : setLine(id, { paint: next }, "");
-    edit({
-      label: named.edit.label,
-      apply(draft) {
-        named.edit.apply(draft);
-        use.apply(draft);
-      },
-    });
+    edit(together(named.edit.label, [named.edit, use]));
   };
 
   return (
@@ -88,6 +84,7 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
               fill={line.paint}
               palette={palette}
               rules={kinds}
+              overs={LINE_GRADIENT_OVER}
               onChange={(paint, change, gesture) => edit(setLine(id, { paint }, change, gestureOf("paint", gesture)))}
               onName={(color, replace) => nameColor(color, replace, "line")}
             />

@@ -1,9 +1,7 @@
 import {
   GRADIENT_ANGLE,
-  GRADIENT_OVER,
   GRADIENT_PLACE,
   GRADIENT_RADIUS,
-  LINE_GRADIENT_OVER,
   STOP,
   type GradientFill,
   type Limits,
@@ -23,11 +21,13 @@ export const OVER_WORDS: Readonly<Record<LineGradientOver, string>> = {
 interface GradientWordsProps {
   readonly label: string;
   readonly fill: GradientFill;
+  /** What it may lie over, where there is a choice. */
+  readonly overs: readonly LineGradientOver[];
   onChange: (fill: GradientFill, change: string, gesture?: string) => void;
 }
 
 /** Where a gradient goes, where its colours meet, and over what it lies. */
-export function GradientWords({ label, fill, onChange }: GradientWordsProps) {
+export function GradientWords({ label, fill, overs, onChange }: GradientWordsProps) {
   const number = (
     name: string,
     stored: NumberValue,
@@ -46,7 +46,7 @@ export function GradientWords({ label, fill, onChange }: GradientWordsProps) {
       onSet={(value, change, gesture) => onChange(withValue(value ?? standard), change, gesture)}
     />
   );
-  const overs = label === "line" && fill.kind === "linear" ? LINE_GRADIENT_OVER : GRADIENT_OVER;
+  const offered = fill.kind === "linear" ? overs : overs.filter((over) => over !== "line");
   return (
     <>
       {fill.kind === "linear" ? (
@@ -69,13 +69,18 @@ export function GradientWords({ label, fill, onChange }: GradientWordsProps) {
           down, reaching {number("reach", fill.radius, 1, "factor", GRADIENT_RADIUS, (radius) => ({ ...fill, radius }))}
         </>
       )}
-      , half and half at {number("midpoint", fill.midpoint, 0.5, "share", STOP, (midpoint) => ({ ...fill, midpoint }))},{" "}
-      <Choice
-        label={`${label} gradient`}
-        value={fill.over}
-        choices={overs.map((value) => ({ value, words: OVER_WORDS[value] }))}
-        onChange={(over) => onChange({ ...fill, over }, `${label} ${OVER_WORDS[over]}`)}
-      />
+      , half and half at {number("midpoint", fill.midpoint, 0.5, "share", STOP, (midpoint) => ({ ...fill, midpoint }))}
+      {offered.length > 0 && (
+        <>
+          ,{" "}
+          <Choice
+            label={`${label} gradient`}
+            value={fill.over}
+            choices={offered.map((value) => ({ value, words: OVER_WORDS[value] }))}
+            onChange={(over) => onChange({ ...fill, over }, `${label} ${OVER_WORDS[over]}`)}
+          />
+        </>
+      )}
     </>
   );
 }

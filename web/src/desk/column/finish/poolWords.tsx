@@ -17,11 +17,13 @@ import { OVER_WORDS } from "./gradientWords";
 interface PoolWordsProps {
   readonly label: string;
   readonly fill: PoolsFill;
+  /** Whether they may lie over each copy or the whole. */
+  readonly isOverChosen: boolean;
   onChange: (fill: PoolsFill, change: string, gesture?: string) => void;
 }
 
 /** Over what pools lie; where each is and how far it reaches, when asked for. */
-export function PoolWords({ label, fill, onChange }: PoolWordsProps) {
+export function PoolWords({ label, fill, isOverChosen, onChange }: PoolWordsProps) {
   const [open, setOpen] = useState(false);
   const changed = (index: number, change: Partial<PoolValue>): PoolsFill => ({
     ...fill,
@@ -47,13 +49,17 @@ export function PoolWords({ label, fill, onChange }: PoolWordsProps) {
   );
   return (
     <>
-      ,{" "}
-      <Choice
-        label={`${label} pools`}
-        value={fill.over}
-        choices={GRADIENT_OVER.map((value) => ({ value, words: OVER_WORDS[value] }))}
-        onChange={(over) => onChange({ ...fill, over }, `${label} ${OVER_WORDS[over]}`)}
-      />
+      {isOverChosen && (
+        <>
+          ,{" "}
+          <Choice
+            label={`${label} pools`}
+            value={fill.over}
+            choices={GRADIENT_OVER.map((value) => ({ value, words: OVER_WORDS[value] }))}
+            onChange={(over) => onChange({ ...fill, over }, `${label} ${OVER_WORDS[over]}`)}
+          />
+        </>
+      )}
       <WordButton aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? "hide their places" : "their places …"}
       </WordButton>

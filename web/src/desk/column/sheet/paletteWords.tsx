@@ -7,6 +7,7 @@ import {
   rampBetween,
   shadesOf,
   type PaletteColor,
+  groundColor,
 } from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { addColors, removeColor, renameColor, setColor } from "@/store/edits/sheet";
@@ -64,7 +65,7 @@ export function PaletteWords() {
 function PaletteRow({ entry: { name, color } }: { entry: PaletteColor }) {
   const { edit } = useEditing();
   const { report } = usePicture();
-  const contrast = contrastBetween(color, report?.sheet.ground ?? "#FFFFFF");
+  const contrast = contrastBetween(color, (report && groundColor(report.sheet)) ?? "#FFFFFF");
   const rename = (next: string) => {
     const trimmed = next.trim();
     if (trimmed === "" || trimmed === name) return;

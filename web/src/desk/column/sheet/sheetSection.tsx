@@ -1,12 +1,14 @@
 import { memo } from "react";
 import { isUnit, paletteReference, SHEET_DEFAULT, SHEET_MARGIN, SHEET_SIDE, UNITS } from "@twin-petal/core";
+import { together } from "@/store/atHand";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { addColor, setSheet } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
-import { Swatch } from "@/ui/swatch";
 import { BoundNumber } from "../../fields/boundNumber";
 import { WordButton } from "../../fields/wordButton";
+import { FACE_KINDS } from "../finish/fillKinds";
+import { FillWords } from "../finish/fillWords";
 import { ComposeWords } from "./composeWords";
 import { PaletteWords } from "./paletteWords";
 import { SizeWords } from "./sizeWords";
@@ -51,21 +53,21 @@ export const SheetSection = memo(function SheetSection() {
           </>
         ) : (
           <>
-            on
-            <Swatch
+            on{" "}
+            <FillWords
               label="ground"
-              value={sheet.ground}
+              fill={sheet.ground}
               palette={palette}
-              onChange={(ground, gesture) => edit(setSheet("ground", ground, "change the ground", gesture))}
-              onName={(color) => {
+              rules={[]}
+              kinds={FACE_KINDS}
+              overs={[]}
+              onChange={(ground, change, gesture) =>
+                edit(setSheet("ground", ground, change, gesture && `sheet/ground/${gesture}`))
+              }
+              onName={(color, replace) => {
                 const named = addColor(now(), color);
-                edit({
-                  label: named.edit.label,
-                  apply(draft) {
-                    named.edit.apply(draft);
-                    draft.sheet.ground = paletteReference(named.name);
-                  },
-                });
+                const use = setSheet("ground", replace(paletteReference(named.name)), "");
+                edit(together(named.edit.label, [named.edit, use]));
               }}
             />
             <WordButton onClick={() => edit(setSheet("ground", null, "remove the ground"))}>no ground</WordButton>

@@ -3,6 +3,7 @@ import { hasEffects, reachOfEffects } from "../../finish/effects/effects";
 import { effectLayers } from "../../finish/effects/layers";
 import { reachOfLine } from "../../finish/line/lineShape";
 import { growBox, isEmpty, type Box } from "../../geometry/box";
+import type { Point } from "../../geometry/point";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import type { PartScene, Scene } from "../../scene/scene";
 import { svgOfPart } from "../svg/partSvg";
@@ -27,20 +28,32 @@ export function needsImages({ parts }: Pick<Scene, "parts">): boolean {
   return parts.some(({ visible, role, finish }) => visible && role === "show" && hasEffects(finish.effects));
 }
 
+/** The pixels images are laid on: so many dots an inch, counted from a point of the sheet, millimetres. */
+export interface PixelGrid {
+  readonly dpi: number;
+  readonly from: Point;
+}
+
 /** A part's effects as images. The rasteriser must have been loaded if the part has any. */
-export function effectImages(part: PartScene, { sheet }: Pick<Scene, "sheet">, dpi: number): EffectImages {
+export function effectImages(part: PartScene, { sheet }: Pick<Scene, "sheet">, grid: PixelGrid): EffectImages {
   const { effects } = part.finish;
   if (!hasEffects(effects)) return NO_IMAGES;
-  const box = imageBox(part, sheet);
-  if (isEmpty(box)) return NO_IMAGES;
-  const [across, down] = [box.right - box.left, box.bottom - box.top];
-  const scale = Math.min(dpi / MILLIMETRES_PER_INCH, MOST_PIXELS / Math.max(across, down));
-  const [width, height] = [Math.ceil(across * scale), Math.ceil(down * scale)];
+  const needed = imageBox(part, sheet);
+  if (isEmpty(needed)) return NO_IMAGES;
+  const longest = Math.max(needed.right - needed.left, needed.bottom - needed.top);
+  const scale = Math.min(grid.dpi / MILLIMETRES_PER_INCH, MOST_PIXELS / longest);
+  const box = { ...needed, left: onGrid(needed.left, grid.from.x, scale), top: onGrid(needed.top, grid.from.y, scale) };
+  const [width, height] = [Math.ceil((box.right - box.left) * scale), Math.ceil((box.bottom - box.top) * scale)];
   if (width < 1 || height < 1) return NO_IMAGES;
   const covered: Box = { ...box, right: box.left + width / scale, bottom: box.top + height / scale };
   const alpha = alphaOf(svgOfPart(part, covered), width, height);
   const { under, over } = effectLayers(effects, { width, height, alpha, left: box.left, top: box.top, scale });
   return { under: under && { raster: under, box: covered }, over: over && { raster: over, box: covered } };
+}
+
+/** The pixels' edge at or before a place. */
+function onGrid(place: number, from: number, scale: number): number {
+  return from + Math.floor((place - from) * scale) / scale;
 }
 
 /** The part's box with what its effects reach, as far as that is on the sheet or near it. */

@@ -42,7 +42,9 @@ export async function makePdf(design: Design): Promise<Uint8Array<ArrayBuffer>> 
 
 /** A part with what lies under and over it. */
 function layered(part: PartScene, resources: Resources, toPage: Matrix, scene: Scene): string {
-  const { under, over } = effectImages(part, scene, IMAGE_DPI);
+  const { width, height } = scene.sheet;
+  const grid = { dpi: IMAGE_DPI, from: { x: -width / 2, y: -height / 2 } };
+  const { under, over } = effectImages(part, scene, grid);
   const laid = (image: PlacedRaster | null, key: string) => {
     if (!image) return [];
     const { left, top, right, bottom } = image.box;

@@ -9,7 +9,7 @@ import type { PartScene } from "../../scene/scene";
 import { decimals } from "../decimals";
 import { pathData } from "../pathData";
 import { attribute } from "../xml";
-import { colorAttributes, opacityOf, type PaintProperty } from "./colors";
+import { colorAttributes, opacityAttribute, opacityOf, type PaintProperty } from "./colors";
 import { isServed, serverName } from "./paintServers";
 
 /** Turns and scales are written to a millionth: over ten metres that is a hundredth of a millimetre. */
@@ -73,9 +73,7 @@ function piecePaint(
     }
     // What a copy's line is painted with it says as its colour.
     const clear = line.paint.kind === "flat" ? opacityOf(line.paint.color) : 1;
-    return (
-      attribute(property, "currentColor") + (clear === 1 ? "" : attribute(`${property}-opacity`, decimals(clear, 4)))
-    );
+    return attribute(property, "currentColor") + opacityAttribute(property, clear);
   }
   if (typeof paint === "object" && "along" in paint)
     return colorAttributes(property, lineColor(line?.paint, paint.along));
@@ -127,14 +125,17 @@ export function copyLines(part: PartScene): string[] {
     ...(fill ? [changing("fill", fill, part)] : []),
     ...(line ? [areas ? changingColor(line.paint, placements) : changing("stroke", line.paint, part)] : []),
   ];
-  const opacityOfCopy = (copy: number) => {
+  const isPlain = paints.length === 1 && !areas && geometry.shapes.every(({ pieces }) => pieces === null);
+  const look = (copy: number) => {
     const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);
-    return opacity === 1 ? "" : attribute("opacity", decimals(opacity, 4));
+    // What is painted once is as clear as its paint, which viewers draw many times faster than a clear group.
+    const words = paints.map((attributesOf) => attributesOf(copy, isPlain ? opacity : 1)).join("");
+    return isPlain || opacity === 1 ? words : words + attribute("opacity", decimals(opacity, 4));
   };
   const inline = isInline(part) ? paintedShapes(part) : null;
   return Array.from({ length: placements.count }, (_, copy) => {
     const transform = attribute("transform", matrixText(matrixAt(placements.matrices, copy)));
-    const own = transform + paints.map((attributesOf) => attributesOf(copy)).join("") + opacityOfCopy(copy);
+    const own = transform + look(copy);
     const shape = placements.shapeOf?.[copy] ?? 0;
     const written = inline?.[shape];
     if (written) return `<g${own}>${pieceLines(written, part, shape, copy).join("")}</g>`;
@@ -148,28 +149,35 @@ function matrixText([a, b, c, d, e, f]: Matrix): string {
   return `matrix(${[...linear, ...offset].join(" ")})`;
 }
 
-/** A paint that changes from copy to copy; a flat one is said once for all. */
-function changing(property: PaintProperty, paint: Paint, { id, geometry }: PartScene): (copy: number) => string {
+/** What a copy says of one of its paints, which is so opaque. */
+type CopyWords = (copy: number, opacity: number) => string;
+
+/** A paint that changes from copy to copy; the colour of a flat one is said once for all. */
+function changing(property: PaintProperty, paint: Paint, { id, geometry }: PartScene): CopyWords {
   const { placements } = geometry;
-  if (paint.kind === "flat") return () => "";
+  const served = (number: number, opacity: number) =>
+    attribute(property, `url(#${serverName(id, property, number)})`) + opacityAttribute(property, opacity);
+  if (paint.kind === "flat") {
+    const own = opacityOf(paint.color);
+    return (_copy, opacity) => (opacity === 1 ? "" : opacityAttribute(property, own * opacity));
+  }
   if (isServed(paint)) {
     const numberOf = (copy: number) => (paint.over === "whole" ? copy : (placements.shapeOf?.[copy] ?? 0));
-    return (copy) => attribute(property, `url(#${serverName(id, property, numberOf(copy))})`);
+    return (copy, opacity) => served(numberOf(copy), opacity);
   }
   if (paint.kind === "each") {
-    return (copy) => {
+    return (copy, opacity) => {
       const own = paint.paints[copy];
       if (!own) return attribute(property, "none");
-      if (own.kind === "flat") return colorAttributes(property, own.color);
-      return attribute(property, `url(#${serverName(id, property, copy)})`);
+      return own.kind === "flat" ? colorAttributes(property, own.color, opacity) : served(copy, opacity);
     };
   }
   const colorOf = colorAt(paint, placements);
-  return (copy) => colorAttributes(property, colorOf(copy));
+  return (copy, opacity) => colorAttributes(property, colorOf(copy), opacity);
 }
 
 /** The same for lines that are areas, which take the copy's colour. */
-function changingColor(paint: Paint, placements: PartScene["geometry"]["placements"]): (copy: number) => string {
+function changingColor(paint: Paint, placements: PartScene["geometry"]["placements"]): CopyWords {
   if (paint.kind === "flat" || isServed(paint)) return () => "";
   const colorOf = colorAt(paint, placements);
   return (copy) => attribute("color", colorOf(copy).slice(0, 7));

@@ -7,7 +7,8 @@ import type { PartScene, Scene } from "../../scene/scene";
 import type { Box } from "../../geometry/box";
 import { decimals } from "../decimals";
 import { DESIGN_NAMESPACE } from "../embedded";
-import { effectImages, IMAGE_DPI } from "../images/effectImages";
+import type { PlacedRaster } from "../../finish/pools";
+import { effectImages, IMAGE_DPI, type PixelGrid } from "../images/effectImages";
 import { imageElement } from "../images/placedImage";
 import { escapeText } from "../xml";
 import { paintServerLines } from "./paintServers";
@@ -63,22 +64,30 @@ export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame, 
     ...parts.flatMap(motifLines),
     ...parts.flatMap(paintServerLines),
     `</defs>`,
-    ...parts.flatMap((part) => partLines(part, scene, imageDpi)),
+    ...parts.flatMap((part) =>
+      partLines(part, scene, { dpi: imageDpi, from: { x: left, y: top } }, pixels !== undefined),
+    ),
     `</svg>`,
   ];
   return `${lines.join("\n")}\n`;
 }
 
 /** A part with what lies under and over it, which blends with it as one. */
-function partLines(part: PartScene, scene: Scene, imageDpi: number): string[] {
-  const { under, over } = effectImages(part, scene, imageDpi);
+function partLines(part: PartScene, scene: Scene, grid: PixelGrid, isPicture: boolean): string[] {
+  const { under, over } = effectImages(part, scene, grid);
+  const element = (image: PlacedRaster) => imageElement(image, !isPicture || !isAtGrid(image, grid));
   return [
     partGroup(part),
-    ...(under ? [imageElement(under)] : []),
+    ...(under ? [element(under)] : []),
     ...copyLines(part),
-    ...(over ? [imageElement(over)] : []),
+    ...(over ? [element(over)] : []),
     `</g>`,
   ];
+}
+
+/** Whether an image has the grid's resolution: a large one may have less. */
+function isAtGrid({ raster, box }: PlacedRaster, { dpi }: PixelGrid): boolean {
+  return Math.abs((raster.width / (box.right - box.left)) * 25.4 - dpi) < 1e-3;
 }
 
 function edgeOf({ width, height }: Scene["sheet"]): Box {

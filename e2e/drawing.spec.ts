@@ -80,6 +80,7 @@ test("by keys alone: drawn, closed, a node chosen and moved, made smooth, given 
   await desk.keys("Enter");
   expect(await desk.nodes()).toHaveLength(8);
   await desk.keys("2");
+  await expect(page.locator("#node-layer")).toBeFocused();
   await desk.keys("Delete");
   expect(await desk.nodes()).toHaveLength(4);
   await page.getByRole("button", { name: /^Undo: remove 4 nodes/ }).click();

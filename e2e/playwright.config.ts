@@ -13,6 +13,7 @@ export default defineConfig({
   reporter: process.env.CI ? [["line"]] : [["list"]],
   use: {
     viewport: { width: 1280, height: 800 },
+    screenshot: "only-on-failure",
     launchOptions: {
       executablePath: "/usr/bin/chromium",
       args: [

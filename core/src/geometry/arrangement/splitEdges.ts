@@ -17,10 +17,14 @@ const ROUNDS = 12;
 /** Edges split wherever they cross, touch or lie on one another, so that they only meet at nodes. */
 export function splitEdges(edges: readonly Edge[], nodes: Nodes): Edge[] {
   let current = edges.filter(({ from, to }) => from !== to);
+  // Edges left whole in one round need not be compared with each other in the next.
+  let isNew = current.map(() => true);
   for (let round = 0; round < ROUNDS; round++) {
-    const cuts = cutsBetween(current, nodes);
+    const cuts = cutsBetween(current, isNew, nodes);
     if (cuts.size === 0) return current;
-    current = current.flatMap((edge, index) => splitAt(edge, cuts.get(index), nodes));
+    const pieces = current.map((edge, index) => splitAt(edge, cuts.get(index), nodes));
+    isNew = pieces.flatMap((own, index) => own.map(() => cuts.has(index)));
+    current = pieces.flat();
   }
   return current;
 }
@@ -43,23 +47,25 @@ function at(values: readonly number[], index: number): number {
   return values[index] ?? 0;
 }
 
-function cutsBetween(edges: readonly Edge[], nodes: Nodes): Map<number, Set<number>> {
+/** The nodes at which edges are to be cut, where at least one of two that meet is new. */
+function cutsBetween(edges: readonly Edge[], isNew: readonly boolean[], nodes: Nodes): Map<number, Set<number>> {
   const cuts = new Map<number, Set<number>>();
   const cut = (edge: number, node: number) => {
     const own = edges[edge];
     if (!own || node === own.from || node === own.to) return;
-    const known = cuts.get(edge);
-    if (known) known.add(node);
+    const before = cuts.get(edge);
+    if (before) before.add(node);
     else cuts.set(edge, new Set([node]));
   };
-  const seen = new Set<number>();
-  for (const bucket of bucketsOf(edges, nodes)) {
-    for (let i = 0; i < bucket.length; i++) {
-      for (let j = i + 1; j < bucket.length; j++) {
-        const [a, b] = [bucket[i] ?? 0, bucket[j] ?? 0];
-        const key = a < b ? a * edges.length + b : b * edges.length + a;
-        if (seen.has(key)) continue;
-        seen.add(key);
+  const { inSquare, squaresOf } = sorted(edges, nodes);
+  const comparedWith = new Int32Array(edges.length).fill(-1);
+  for (let a = 0; a < edges.length; a++) {
+    if (!isNew[a]) continue;
+    for (const square of squaresOf[a] ?? []) {
+      for (const b of inSquare.get(square) ?? []) {
+        // Of two new ones the later is compared with the earlier.
+        if (b === a || comparedWith[b] === a || (b > a && isNew[b])) continue;
+        comparedWith[b] = a;
         compare(a, b, edges, nodes, cut);
       }
     }
@@ -67,23 +73,34 @@ function cutsBetween(edges: readonly Edge[], nodes: Nodes): Map<number, Set<numb
   return cuts;
 }
 
+interface Sorted {
+  /** The edges that pass through a square. */
+  readonly inSquare: ReadonlyMap<number, readonly number[]>;
+  /** The squares an edge passes through. */
+  readonly squaresOf: readonly (readonly number[])[];
+}
+
 /** Sorts edges into the squares they pass through. */
-function bucketsOf(edges: readonly Edge[], { x, y }: Nodes): number[][] {
+function sorted(edges: readonly Edge[], { x, y }: Nodes): Sorted {
   let total = 0;
   for (const { from, to } of edges) total += Math.hypot(at(x, to) - at(x, from), at(y, to) - at(y, from));
   const side = Math.max(64, (1.5 * total) / Math.max(1, edges.length));
-  const buckets = new Map<number, number[]>();
-  edges.forEach(({ from, to }, edge) => {
+  const inSquare = new Map<number, number[]>();
+  const squaresOf = edges.map(({ from, to }, edge) => {
+    const squares: number[] = [];
     const [ax, ay, bx, by] = [at(x, from), at(y, from), at(x, to), at(y, to)];
     const [left, right] = [Math.floor((Math.min(ax, bx) - WELD) / side), Math.floor((Math.max(ax, bx) + WELD) / side)];
     for (let column = left; column <= right; column++) {
       const [low, high] = heightsWithin(ax, ay, bx, by, column * side - WELD, (column + 1) * side + WELD);
       for (let row = Math.floor((low - WELD) / side); row <= Math.floor((high + WELD) / side); row++) {
-        addTo(buckets, squareKey(column, row), edge);
+        const square = squareKey(column, row);
+        squares.push(square);
+        addTo(inSquare, square, edge);
       }
     }
+    return squares;
   });
-  return [...buckets.values()];
+  return { inSquare, squaresOf };
 }
 
 function compare(

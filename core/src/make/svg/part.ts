@@ -149,6 +149,13 @@ function matrixText([a, b, c, d, e, f]: Matrix): string {
   return `matrix(${[...linear, ...offset].join(" ")})`;
 }
 
+/** How one copy of a part is filled, said in full. */
+export function fillOf(part: PartScene, copy: number): string {
+  const { fill } = part.finish;
+  if (!fill) return attribute("fill", "none");
+  return fill.kind === "flat" ? colorAttributes("fill", fill.color) : changing("fill", fill, part)(copy, 1);
+}
+
 /** What a copy says of one of its paints, which is so opaque. */
 type CopyWords = (copy: number, opacity: number) => string;
 

@@ -1,7 +1,7 @@
 import type { Design } from "../../design/design";
 import { MILLIMETRES_PER, type Unit } from "../../design/units";
 import { writeDesign } from "../../design/write";
-import { madeLayers } from "../../scene/made";
+import { madeLayers, madeParts } from "../../scene/made";
 import { buildScene } from "../../scene/sceneBuilder";
 import type { PartScene, Scene } from "../../scene/scene";
 import type { Box } from "../../geometry/box";
@@ -12,7 +12,7 @@ import { effectImages, IMAGE_DPI, type PixelGrid } from "../images/effectImages"
 import { imageElement } from "../images/placedImage";
 import { escapeText } from "../xml";
 import { paintServerLines } from "./paintServers";
-import { copyLines, motifLines, partGroup } from "./part";
+import { copyLines, fillOf, motifLines, partGroup } from "./part";
 
 const PLACES = 5;
 
@@ -52,7 +52,7 @@ export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame, 
   const size = pixels
     ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
     : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
-  const parts = madeLayers(scene);
+  const parts = madeParts(scene);
   const lines = [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${size} viewBox="${x} ${y} ${across} ${down}">`,
@@ -62,8 +62,9 @@ export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame, 
       : [`<metadata><design xmlns="${DESIGN_NAMESPACE}">${escapeText(embed)}</design></metadata>`]),
     `<defs>`,
     ...parts.flatMap(motifLines),
-    ...parts.flatMap(paintServerLines),
+    ...madeLayers(scene).flatMap(paintServerLines),
     `</defs>`,
+    ...(scene.ground ? [`<rect x="${x}" y="${y}" width="${across}" height="${down}"${fillOf(scene.ground, 0)}/>`] : []),
     ...parts.flatMap((part) =>
       partLines(part, scene, { dpi: imageDpi, from: { x: left, y: top } }, pixels !== undefined),
     ),

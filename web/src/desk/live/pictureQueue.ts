@@ -1,6 +1,4 @@
-import type { Remote } from "comlink";
 import type { Design } from "@twin-petal/core";
-import type { Assistant } from "@/workers/assistant";
 import type { SheetPicture } from "@/workers/frame";
 import type { Size } from "@/paint/view";
 import type { Currency } from "../stage/currency";
@@ -10,6 +8,12 @@ const REST = 90;
 
 /** What a small picture shows: all there is on the sheet, or the place another design's ornament has there. */
 export type Around = "own" | Design;
+
+/** Paints small pictures, one at a time; null when it was told to stand back. */
+interface SmallPainter {
+  sheetPicture: (design: Design, around: Around, size: Size) => Promise<SheetPicture | null>;
+  standBack: () => Promise<unknown>;
+}
 
 interface Job {
   readonly design: Design;
@@ -28,7 +32,7 @@ export class PictureQueue {
   private running = false;
 
   constructor(
-    private readonly assistant: Pick<Remote<Assistant>, "sheetPicture" | "standBack">,
+    private readonly assistant: SmallPainter,
     private readonly currency: Currency,
   ) {
     currency.watch((current) => {

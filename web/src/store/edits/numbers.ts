@@ -9,6 +9,7 @@ import {
 } from "@twin-petal/core";
 import type { Draft } from "immer";
 import type { Edit } from "../edit";
+import { visitDesign, visitFormulas, visitMotif, visitRule } from "./formulas";
 
 /** A name no number has yet. */
 function freshName(design: Design): string {
@@ -86,9 +87,9 @@ export function usesOf(design: Design): ReadonlyMap<string, readonly string[]> {
   visitFormulas(design.guides, note("a guide’s "));
   for (const part of design.parts) {
     const { motif, rules, cutouts, ...rest } = part;
-    visitFormulas(motif, note(`${part.name}: motif’s `));
-    visitFormulas(cutouts, note(`${part.name}: cutout’s `));
-    rules.forEach((rule) => visitFormulas(rule, note(`${part.name}: ${rule.kind}’s `)));
+    visitMotif(motif, note(`${part.name}: motif’s `));
+    cutouts.forEach((cutout) => visitMotif(cutout, note(`${part.name}: cutout’s `)));
+    rules.forEach((rule) => visitRule(rule, note(`${part.name}: ${rule.kind}’s `)));
     visitFormulas(rest, note(`${part.name}: `));
   }
   return uses;
@@ -103,68 +104,8 @@ function namesIn(formula: string): readonly string[] {
   }
 }
 
-/** Fields that hold words rather than formulas. */
-const WORDS = new Set([
-  "kind",
-  "id",
-  "name",
-  "role",
-  "blend",
-  "cap",
-  "join",
-  "by",
-  "unit",
-  "ground",
-  "fill",
-  "paint",
-  "colors",
-  "face",
-  "ends",
-  "spacing",
-  "format",
-  "text",
-  "font",
-  "form",
-  "hand",
-  "shape",
-  "type",
-  "op",
-  "part",
-  "source",
-  "path",
-  "region",
-  "avoid",
-  "cutBy",
-  "inside",
-  "mode",
-  "widthSets",
-  "heightSets",
-  "styles",
-  "lattice",
-  "group",
-  "alternate",
-  "notes",
-  "color",
-]);
-
 function rewriteFormulas(draft: Draft<Design>, rewrite: (formula: string) => string): void {
-  forEachFormula(draft, (formula, holder, key) => Reflect.set(holder, key, rewrite(formula)));
-}
-
-type Visitor = (formula: string, holder: object, key: string) => void;
-
-function forEachFormula({ sheet, numbers, guides, parts }: Design | Draft<Design>, visit: Visitor): void {
-  for (const holder of [sheet, numbers, guides, parts]) visitFormulas(holder, visit);
-}
-
-/** Walks plain data and shows every formula in it. */
-function visitFormulas(holder: object, visit: Visitor): void {
-  const entries: [string, unknown][] = Object.entries(holder);
-  for (const [key, value] of entries) {
-    if (WORDS.has(key) || (key === "size" && value === "radius")) continue;
-    if (typeof value === "string") visit(value, holder, key);
-    else if (typeof value === "object" && value !== null) visitFormulas(value, visit);
-  }
+  visitDesign(draft, (formula, holder, key) => Reflect.set(holder, key, rewrite(formula)));
 }
 
 /** What one turn of the wheel adds to a named number. */

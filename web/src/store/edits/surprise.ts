@@ -41,10 +41,12 @@ function thrown(before: Design, part: string | null, seed: number, shown: number
     gesture,
     apply(draft) {
       // What an earlier throw of the same gesture has set is set anew.
-      draft.numbers = castDraft(
-        before.numbers.map((number) => (isRanged(number) ? throwNamed(number, random) : number)),
-      );
-      if (ranged) return;
+      if (ranged) {
+        draft.numbers = castDraft(
+          before.numbers.map((number) => (isRanged(number) ? throwNamed(number, random) : number)),
+        );
+        return;
+      }
       const index = before.parts.findIndex(({ id }) => id === part);
       const [source, target] = [before.parts[index], draft.parts.find(({ id }) => id === part)];
       if (!source || !target) return;

@@ -84,11 +84,12 @@ function measure(walks: readonly Cycle[], { origin }: HalfEdges, { x, y }: Nodes
   let [twice, mx, my] = [0, 0, 0];
   for (const half of walks.flatMap(({ halves }) => halves)) {
     const [p, q] = [origin[half] ?? 0, origin[half ^ 1] ?? 0];
-    const [px, py, qx, qy] = [x[p] ?? 0, y[p] ?? 0, x[q] ?? 0, y[q] ?? 0].map((cells) => cells / CELLS_PER_MILLIMETRE);
-    const cross = (px ?? 0) * (qy ?? 0) - (qx ?? 0) * (py ?? 0);
+    const [px, py] = [(x[p] ?? 0) / CELLS_PER_MILLIMETRE, (y[p] ?? 0) / CELLS_PER_MILLIMETRE];
+    const [qx, qy] = [(x[q] ?? 0) / CELLS_PER_MILLIMETRE, (y[q] ?? 0) / CELLS_PER_MILLIMETRE];
+    const cross = px * qy - qx * py;
     twice += cross;
-    mx += ((px ?? 0) + (qx ?? 0)) * cross;
-    my += ((py ?? 0) + (qy ?? 0)) * cross;
+    mx += (px + qx) * cross;
+    my += (py + qy) * cross;
   }
   return { area: twice / 2, centre: { x: mx / (3 * twice), y: my / (3 * twice) } };
 }

@@ -40,19 +40,20 @@ export function coversOf(
   walksOf: WalksByFace,
   { passages }: HalfEdges,
 ): number[][] {
-  const windings: (Map<number, number> | undefined)[] = [];
-  const open = (walksOf.get(-1) ?? []).map((cycle) => ({ cycle, winding: new Map<number, number>() }));
-  const visited = new Uint8Array(cycles.length);
+  const windings: (ReadonlyMap<number, number> | undefined)[] = [];
+  // A walk is reached from another's winding, across one of its edges or across none.
+  const open: { cycle: number; from: ReadonlyMap<number, number>; half: number }[] = [];
+  for (const cycle of walksOf.get(-1) ?? []) open.push({ cycle, from: new Map(), half: -1 });
   for (let step = open.pop(); step; step = open.pop()) {
-    if (visited[step.cycle]) continue;
-    visited[step.cycle] = 1;
-    windings[step.cycle] = step.winding;
-    const face = nests[step.cycle] ?? -1;
-    if (face >= 0) for (const walk of walksOf.get(face) ?? []) open.push({ cycle: walk, winding: step.winding });
-    for (const half of cycles[step.cycle]?.halves ?? []) {
-      const across = cycleOf[half ^ 1] ?? -1;
-      if (across < 0 || visited[across]) continue;
-      open.push({ cycle: across, winding: crossed(step.winding, passages[half >> 1] ?? [], half % 2 === 0 ? -1 : 1) });
+    const { cycle, from, half } = step;
+    if (windings[cycle]) continue;
+    const winding = half < 0 ? from : crossed(from, passages[half >> 1] ?? [], half % 2 === 0 ? -1 : 1);
+    windings[cycle] = winding;
+    const face = nests[cycle] ?? -1;
+    if (face >= 0) for (const walk of walksOf.get(face) ?? []) open.push({ cycle: walk, from: winding, half: -1 });
+    for (const next of cycles[cycle]?.halves ?? []) {
+      const across = cycleOf[next ^ 1] ?? -1;
+      if (across >= 0 && !windings[across]) open.push({ cycle: across, from: winding, half: next });
     }
   }
   return cycles.map((_, number) =>

@@ -1,4 +1,5 @@
 import type { Facets } from "../boolean/facets";
+import { numbersOf } from "../boolean/wholeNumbers";
 import type { Path } from "../path";
 import type { Nodes } from "../boolean/nodes";
 import type { Edge } from "./splitEdges";
@@ -10,7 +11,8 @@ export function outlineEdges(outlines: readonly Path[], { operands }: Facets, no
     return polygons.flatMap((cells, run) => {
       const closed = runs[run]?.closed ?? true;
       const count = cells.length / 3;
-      const at = (k: number) => nodes.at(Number(cells[3 * k]), Number(cells[3 * k + 1]), Number(cells[3 * k + 2]));
+      const numbers = numbersOf(cells);
+      const at = (k: number) => nodes.at(numbers[3 * k] ?? 0, numbers[3 * k + 1] ?? 0, numbers[3 * k + 2]);
       const stops = Array.from({ length: count }, (_, k) => at(k));
       const last = closed ? count : count - 1;
       return Array.from({ length: Math.max(0, last) }, (_, k) => ({

@@ -1,8 +1,7 @@
 import { pointAt } from "../cubic";
 import { heightsWithin } from "../heightsWithin";
-import { addTo } from "../keyedLists";
 import type { Point } from "../point";
-import { squareKey } from "../squareKey";
+import { SquareLists } from "../squareLists";
 import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
 
 /** One chord of a flattened curve, in cells. */
@@ -14,11 +13,11 @@ export interface Chord {
 }
 
 /** An edge of a result lies on a chord when both its ends are this near, cells. */
-const ON_CHORD = 4;
+export const ON_CHORD = 4;
 
 /** Finds the chord on which an edge lies: chords are sorted into the squares they pass through or nearly touch. */
 export class ChordIndex {
-  private readonly squares = new Map<number, number[]>();
+  private readonly squares = new SquareLists();
   private readonly side: number;
   private readonly curveOf: Int32Array;
   private readonly chordOf: Int32Array;
@@ -54,7 +53,9 @@ export class ChordIndex {
     const column = Math.floor((from.x + to.x) / 2 / this.side);
     const row = Math.floor((from.y + to.y) / 2 / this.side);
     let [best, least] = [-1, ON_CHORD * ON_CHORD];
-    for (const chord of this.squares.get(squareKey(column, row)) ?? []) {
+    for (let entry = this.squares.first(column, row); entry >= 0; entry = this.squares.next(entry)) {
+      const chord = this.squares.valueOf(entry);
+      if (this.isOffLine(to.x, to.y, chord) || this.isOffLine(from.x, from.y, chord)) continue;
       const off = this.offSquared(from.x, from.y, chord);
       if (off > ON_CHORD * ON_CHORD) continue;
       const away = Math.max(off, this.offSquared(to.x, to.y, chord));
@@ -72,6 +73,16 @@ export class ChordIndex {
     const [sx = 0, sy = 0, ex = 0, ey = 0] = this.ends.subarray(at, at + 4);
     const [curve, chord] = [this.curveOf[number] ?? 0, this.chordOf[number] ?? 0];
     return { curve, chord, start: { x: sx, y: sy }, end: { x: ex, y: ey } };
+  }
+
+  /** Whether a point is too far from the line a chord is on, by (d × p)² > within² · d²: most chords of a square are left out so. */
+  private isOffLine(x: number, y: number, chord: number): boolean {
+    const { ends } = this;
+    const at = 4 * chord;
+    const [sx, sy] = [ends[at] ?? 0, ends[at + 1] ?? 0];
+    const [dx, dy] = [(ends[at + 2] ?? 0) - sx, (ends[at + 3] ?? 0) - sy];
+    const cross = dx * (y - sy) - dy * (x - sx);
+    return cross * cross > ON_CHORD * ON_CHORD * (dx * dx + dy * dy);
   }
 
   /** The square of a point's distance from a chord. */
@@ -95,9 +106,7 @@ export class ChordIndex {
     for (let column = left; column <= right; column++) {
       const [low, high] = heightsWithin(ax, ay, bx, by, column * side - ON_CHORD, (column + 1) * side + ON_CHORD);
       const last = Math.floor((high + ON_CHORD) / side);
-      for (let row = Math.floor((low - ON_CHORD) / side); row <= last; row++) {
-        addTo(this.squares, squareKey(column, row), chord);
-      }
+      for (let row = Math.floor((low - ON_CHORD) / side); row <= last; row++) this.squares.add(column, row, chord);
     }
   }
 }

@@ -1,6 +1,7 @@
-import type { MainModule, Path64, Paths64 } from "clipper2-wasm";
+import type { MainModule, Paths64 } from "clipper2-wasm";
 import { geometryEngine } from "../../engines/geometryEngine";
 import type { Facets } from "./facets";
+import { numbersOf } from "./wholeNumbers";
 import type { FillRule, Operation } from "./operation";
 
 /** A polygon of the result: x, y in cells and the input vertex's number, 0 where edges cross. */
@@ -77,19 +78,23 @@ function run(
 
 /** The polygons of a result, read out of the engine. */
 export function loopsOf(paths: Paths64): Loop[] {
+  return cellsOf(paths).map(loopOf);
+}
+
+/** The same as flat numbers: x, y in cells and the input vertex's number, three to a vertex. */
+export function cellsOf(paths: Paths64): Float64Array[] {
   return Array.from({ length: paths.size() }, (_, index) => {
     const path = paths.get(index);
-    const loop = readLoop(path);
+    const cells = numbersOf(path.view());
     path.delete();
-    return loop;
+    return cells;
   });
 }
 
-function readLoop(path: Path64): Loop {
-  const cells = path.view();
+function loopOf(cells: Float64Array): Loop {
   return Array.from({ length: cells.length / 3 }, (_, at) => ({
-    x: Number(cells[at * 3]),
-    y: Number(cells[at * 3 + 1]),
-    vertex: Number(cells[at * 3 + 2]),
+    x: cells[at * 3] ?? 0,
+    y: cells[at * 3 + 1] ?? 0,
+    vertex: cells[at * 3 + 2] ?? 0,
   }));
 }

@@ -3,6 +3,7 @@ import { chordsNeeded } from "../flatten";
 import { segmentsOf, type Path, type Subpath } from "../path";
 import { distance, type Point } from "../point";
 import { Nodes } from "./nodes";
+import { wholeNumbers } from "./wholeNumbers";
 
 /** Cells of the grid that flattened outlines are laid on, a millimetre. */
 export const CELLS_PER_MILLIMETRE = 65_536;
@@ -44,7 +45,7 @@ export function facetsOf(operands: readonly Path[], tolerance: number, openRuns:
       const segments = isLine ? solidSegments(subpath) : closedSegments(segmentsOf(subpath));
       if (segments.length === 0) return [];
       const first = curves.length;
-      const cells: bigint[] = [];
+      const cells: number[] = [];
       segments.forEach((segment, index) => {
         const curve = curves.length;
         const straight = isStraight(segment);
@@ -52,14 +53,14 @@ export function facetsOf(operands: readonly Path[], tolerance: number, openRuns:
         const chords = straight ? 1 : evenly(chordsNeeded(cubic, tolerance));
         curves.push({ cubic, straight, chords, before: index === 0 ? first + segments.length - 1 : curve - 1 });
         for (let chord = 0; chord < chords; chord++) {
-          cells.push(...cellOf(pointAt(cubic, chord / chords), nodes), BigInt(curveOf.length));
+          pushCell(cells, pointAt(cubic, chord / chords), nodes, curveOf.length);
           curveOf.push(curve);
           chordOf.push(chord);
         }
       });
       const end = segments.at(-1)?.[3];
-      if (isLine && end) cells.push(...cellOf(end, nodes), 0n);
-      return [BigInt64Array.from(cells)];
+      if (isLine && end) pushCell(cells, end, nodes, 0);
+      return [wholeNumbers(cells)];
     }),
   );
   return { curves, curveOf, chordOf, operands: polygons };
@@ -86,8 +87,8 @@ function isPoint([start, leave, arrive, end]: Cubic): boolean {
   return [leave, arrive, end].every((point) => distance(start, point) < 1e-9);
 }
 
-/** The cell of a point, or that of a vertex already laid within the weld's reach. */
-function cellOf({ x, y }: Point, nodes: Nodes): [bigint, bigint] {
+/** The cell of a point, or that of a vertex already laid within the weld's reach, and the vertex's number. */
+function pushCell(cells: number[], { x, y }: Point, nodes: Nodes, vertex: number): void {
   const node = nodes.at(Math.round(x * CELLS_PER_MILLIMETRE), Math.round(y * CELLS_PER_MILLIMETRE));
-  return [BigInt(nodes.x[node] ?? 0), BigInt(nodes.y[node] ?? 0)];
+  cells.push(nodes.x[node] ?? 0, nodes.y[node] ?? 0, vertex);
 }

@@ -1,8 +1,10 @@
-import { addTo } from "../keyedLists";
-import { squareKey } from "../squareKey";
+import { SquareLists } from "../squareLists";
 
 /** Places nearer than this many cells are one node. */
 export const WELD = 2;
+
+/** Side of the squares places are sorted into, cells: those within the weld's reach are in one of four. */
+const SIDE = 2 * WELD;
 
 /** Places on the grid, each once; what falls within the weld's reach of one becomes it. */
 export class Nodes {
@@ -10,7 +12,7 @@ export class Nodes {
   readonly y: number[] = [];
   /** The number of the input vertex at a node; 0 where there is none. */
   readonly vertex: number[] = [];
-  private readonly squares = new Map<number, number[]>();
+  private readonly squares = new SquareLists();
 
   /** The node at a place, made where there is none. */
   at(x: number, y: number, vertex = 0): number {
@@ -23,21 +25,23 @@ export class Nodes {
     this.x.push(x);
     this.y.push(y);
     this.vertex.push(vertex);
-    addTo(this.squares, squareKey(Math.floor(x / (2 * WELD)), Math.floor(y / (2 * WELD))), node);
+    this.squares.add(Math.floor(x / SIDE), Math.floor(y / SIDE), node);
     return node;
   }
 
   private near(x: number, y: number): number {
-    const side = 2 * WELD;
-    const [left, right] = [Math.floor((x - WELD) / side), Math.floor((x + WELD) / side)];
-    const [top, bottom] = [Math.floor((y - WELD) / side), Math.floor((y + WELD) / side)];
+    const [left, right] = [Math.floor((x - WELD) / SIDE), Math.floor((x + WELD) / SIDE)];
+    const [top, bottom] = [Math.floor((y - WELD) / SIDE), Math.floor((y + WELD) / SIDE)];
+    let first = -1;
     for (let column = left; column <= right; column++) {
       for (let row = top; row <= bottom; row++) {
-        for (const node of this.squares.get(squareKey(column, row)) ?? []) {
-          if (Math.abs((this.x[node] ?? 0) - x) <= WELD && Math.abs((this.y[node] ?? 0) - y) <= WELD) return node;
+        for (let entry = this.squares.first(column, row); entry >= 0; entry = this.squares.next(entry)) {
+          const node = this.squares.valueOf(entry);
+          if (Math.abs((this.x[node] ?? 0) - x) > WELD || Math.abs((this.y[node] ?? 0) - y) > WELD) continue;
+          if (first < 0 || node < first) first = node;
         }
       }
     }
-    return -1;
+    return first;
   }
 }

@@ -4,6 +4,7 @@ import { distance, type Point } from "../point";
 import { ChordIndex, shareAlong, type Chord } from "./chordIndex";
 import type { Loop } from "./clip";
 import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
+import { knownChord } from "./knownChord";
 import { meet, nearestParameter } from "./meet";
 
 /** A run shorter than this is no run, millimetres. */
@@ -64,8 +65,8 @@ function mergedRuns(loop: Loop, facets: Facets, index: () => ChordIndex, closed:
   loop.forEach((p, at) => {
     if (!closed && at === loop.length - 1) return;
     const q = loop[(at + 1) % loop.length] ?? p;
-    const run = runOf(p, q, facets, index, runs.at(-1)?.curve);
     const last = runs.at(-1);
+    const run = runOf(p, q, facets, index, last);
     if (last && continues(last, run)) {
       last.to = run.to;
       last.end = run.end;
@@ -90,12 +91,13 @@ function continues(last: Run, next: Run): boolean {
 
 type Vertex = Loop[number];
 
-function runOf(p: Vertex, q: Vertex, facets: Facets, index: () => ChordIndex, preferred?: number): Run {
+function runOf(p: Vertex, q: Vertex, facets: Facets, index: () => ChordIndex, last: Run | undefined): Run {
   const start = inMillimetres(p);
   const end = inMillimetres(q);
   const whole = wholeChord(p, q, facets);
   if (whole) return { ...whole, start, end };
-  const chord = index().chordThrough(p, q, preferred);
+  const arrived = last && last.curve >= 0 ? { curve: last.curve, t: last.to } : null;
+  const chord = knownChord(p, q, arrived, facets) ?? index().chordThrough(p, q, last?.curve);
   if (!chord) return { curve: -1, from: 0, to: 1, start, end };
   return { curve: chord.curve, from: parameterOn(p, chord, facets), to: parameterOn(q, chord, facets), start, end };
 }

@@ -9,7 +9,7 @@ const LONGEST = 64;
  * A closed polygon, given by the coordinates of its vertices, as cubics none of its vertices leaves by more than the
  * tolerance. A curve's ends go the way of the circle through three vertices; it spans as many vertices as it can.
  */
-export function fitLoop(x: readonly number[], y: readonly number[], tolerance: number): Subpath {
+export function fitLoop(x: ArrayLike<number>, y: ArrayLike<number>, tolerance: number): Subpath {
   const loop = new FlatLoop(x, y);
   const first = loop.firstCorner();
   const coordinates = [x[first] ?? 0, y[first] ?? 0];
@@ -38,8 +38,8 @@ class FlatLoop {
   private readonly turn: Float64Array;
 
   constructor(
-    private readonly x: readonly number[],
-    private readonly y: readonly number[],
+    private readonly x: ArrayLike<number>,
+    private readonly y: ArrayLike<number>,
   ) {
     this.count = x.length;
     this.length = new Float64Array(this.count);

@@ -1,5 +1,5 @@
 import { geometryEngine } from "../../engines/geometryEngine";
-import { loopsOf, pack, withOwned } from "../boolean/clip";
+import { cellsOf, pack, withOwned } from "../boolean/clip";
 import { CELLS_PER_MILLIMETRE, facetsOf } from "../boolean/facets";
 import type { Path } from "../path";
 import { fitLoop } from "./fitLoop";
@@ -38,13 +38,12 @@ export function offsetPath(path: Path, by: number, corners: OffsetCorners): Path
       MITER_LIMIT,
       TOLERANCE * CELLS_PER_MILLIMETRE,
     );
-    return loopsOf(own(inflated));
+    return cellsOf(own(inflated));
   });
-  return loops.map((loop) =>
-    fitLoop(
-      loop.map(({ x }) => x / CELLS_PER_MILLIMETRE),
-      loop.map(({ y }) => y / CELLS_PER_MILLIMETRE),
-      TOLERANCE,
-    ),
-  );
+  return loops.map((cells) => fitLoop(everyThird(cells, 0), everyThird(cells, 1), TOLERANCE));
+}
+
+/** One coordinate of every vertex, millimetres. */
+function everyThird(cells: Float64Array, first: number): Float64Array {
+  return Float64Array.from({ length: cells.length / 3 }, (_, k) => (cells[3 * k + first] ?? 0) / CELLS_PER_MILLIMETRE);
 }

@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import type { Locator, Page } from "@playwright/test";
 import { PNG } from "pngjs";
 import { expect } from "./server";
@@ -6,9 +7,13 @@ import { expect } from "./server";
 export class Desk {
   constructor(readonly page: Page) {}
 
-  /** Opens a design and waits for its first picture. */
-  async open(id: string): Promise<void> {
-    await this.page.goto(`/designs/${id}`);
+  /** Opens a copy of a demo design, which no other test has touched, and waits for its first picture. */
+  async open(demo: string): Promise<void> {
+    const answer = await this.page.request.post("/api/designs", {
+      headers: { "content-type": "application/json" },
+      data: readFileSync(`demo/${demo}.petal.json`, "utf8"),
+    });
+    await this.page.goto(answer.headers().location?.replace("/api", "") ?? "/");
     await this.ready();
   }
 

@@ -49,9 +49,9 @@ function sheetOf(design: unknown): { width: number; height: number } {
 }
 
 /** Opens a design with nothing over its picture; answers where the sheet is in it. */
-async function sheetOnDesk(page: Page, id: string, size: { width: number; height: number }): Promise<Rectangle> {
+async function sheetOnDesk(page: Page, name: string, size: { width: number; height: number }): Promise<Rectangle> {
   const desk = new Desk(page);
-  await desk.open(id);
+  await desk.open(name);
   await page.addStyleTag({ content: "#sheet ~ * { visibility: hidden !important }" });
   await desk.ready();
   const frame = await page.locator("#sheet").boundingBox();
@@ -107,11 +107,7 @@ for (const file of readdirSync("demo")) {
     const svg = await request.post("/api/make?as=svg", { headers: JSON_CONTENT, data: design });
     const vectors = await svg.text();
 
-    // A copy: the wall's own may have been changed by hand.
-    const copy = await request.post("/api/designs", { headers: JSON_CONTENT, data: design });
-    const { id } = await copy.json();
-
-    const sheet = await sheetOnDesk(page, id, sheetOf(JSON.parse(design)));
+    const sheet = await sheetOnDesk(page, name, sheetOf(JSON.parse(design)));
     const viewer = await page.context().newPage();
     await viewer.setViewportSize({ width: 1280, height: 800 });
     const browser = within(await drawnByBrowser(viewer, vectors, sheet), sheet);

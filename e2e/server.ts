@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from "node:child_process";
-import { mkdtempSync } from "node:fs";
+import { mkdtempSync, readdirSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base } from "@playwright/test";
@@ -28,8 +28,20 @@ async function start(): Promise<Running> {
   return { address, process: child };
 }
 
-/** A test with a server of its worker's own; the page's base address is that server's. */
-export const test = base.extend<object, { server: Running }>({
+/** Which designs there are before any test has begun one. */
+const DEMO = new Set(readdirSync("demo").map((file) => file.replace(".petal.json", "")));
+
+/** A test with a server of its worker's own; the page's base address is that server's. What it begins is gone after it. */
+export const test = base.extend<{ tidied: void }, { server: Running }>({
+  tidied: [
+    async ({ request }, use) => {
+      await use();
+      const list = await request.get("/api/designs");
+      const { designs }: { designs: readonly { readonly id: string }[] } = await list.json();
+      for (const { id } of designs) if (!DEMO.has(id)) await request.delete(`/api/designs/${id}`);
+    },
+    { auto: true },
+  ],
   server: [
     // eslint-disable-next-line no-empty-pattern -- the runner reads the fixtures wanted from this pattern
     async ({}, use) => {

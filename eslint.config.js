@@ -13,15 +13,7 @@ export default tseslint.config(
     extends: [tseslint.configs.recommendedTypeChecked],
     languageOptions: {
       parserOptions: {
-        project: [
-          "core/tsconfig.test.json",
-          "host/tsconfig.json",
-          "server/tsconfig.json",
-          "cli/tsconfig.json",
-          "web/tsconfig.json",
-          "web/vite.tsconfig.json",
-          "e2e/tsconfig.json",
-        ],
+        project: ["tsconfig.lint.json"],
         tsconfigRootDir: import.meta.dirname,
       },
     },

@@ -232,6 +232,46 @@ test("the sheet: a standard size laid down; a part aligned, three spread, a cent
   await expect(page.getByRole("button", { name: "Undo: spread 3 parts across" })).toBeVisible();
 });
 
+test("the ground: from one colour into another, turned, in pools, taken off and laid again; undone", async ({
+  page,
+}) => {
+  const desk = new Maker(page);
+  await desk.begin("disc");
+  await desk.type("radius", "20");
+  const bare = await momentOf(desk);
+  /** The colour of the sheet near a corner of it. */
+  const corner = async (x: number, y: number): Promise<number[]> => {
+    const box = await page.locator("#sheet").boundingBox();
+    const place = await desk.at(x, y);
+    const { data, width } = await desk.picture();
+    const at = (Math.round(place.y - (box?.y ?? 0)) * width + Math.round(place.x - (box?.x ?? 0))) * 4;
+    return [...data.subarray(at, at + 3)];
+  };
+  await page.getByRole("button", { name: "Add a ground colour", exact: true }).click();
+  await expect(page.getByRole("button", { name: "ground colours: in a line" })).toBeVisible();
+  await expect.poll(() => corner(0, -97)).not.toEqual(await corner(0, 97));
+  await desk.type("ground angle", "90");
+  await expect.poll(() => corner(0, -97)).toEqual(await corner(0, 97));
+  expect(Math.min(...(await corner(-97, 0)))).toBeGreaterThan(250);
+  await page.getByRole("button", { name: "ground colours: in a line" }).click();
+  await page.getByRole("menuitem", { name: "in pools" }).click();
+  expect(await desk.file()).toMatchObject({
+    sheet: {
+      ground: {
+        kind: "pools",
+        points: [
+          { x: 0, y: 0 },
+          { x: 1, y: 1 },
+        ],
+      },
+    },
+  });
+  await expect.poll(() => corner(97, 97)).not.toEqual(await corner(-97, -97));
+  await page.getByRole("button", { name: "no ground" }).click();
+  await page.getByRole("button", { name: "lay one" }).click();
+  await undoTo(desk, bare);
+});
+
 test("the palette: from a picture, a ramp, a colour renamed wherever it is used, removed but kept where it was", async ({
   page,
 }) => {

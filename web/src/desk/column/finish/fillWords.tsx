@@ -83,8 +83,8 @@ export function FillWords({
       ))}
       <button
         type="button"
-        aria-label={`Add a ${label} colour, to take turns`}
-        title="Another colour, to take turns"
+        aria-label={`Add a ${label} colour${first === "cycle" ? ", to take turns" : ""}`}
+        title={first === "cycle" ? "Another colour, to take turns" : "Another colour, to go over into"}
         onClick={() =>
           onChange(recolored(fill, [...colors, companionOf(colors.at(-1) ?? "")], first), `add a ${label} colour`)
         }

@@ -6,7 +6,9 @@ const RADIANS_PER_DEGREE = Math.PI / 180;
 /** The angle brought into [0, 360). Degrees. */
 export function normaliseDegrees(degrees: number): number {
   const rest = degrees % FULL_TURN;
-  return rest < 0 ? rest + FULL_TURN : rest;
+  const within = rest < 0 ? rest + FULL_TURN : rest;
+  // A hair below 0 rounds up to the full turn.
+  return within < FULL_TURN ? within : 0;
 }
 
 export function toRadians(degrees: number): number {

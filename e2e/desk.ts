@@ -9,9 +9,14 @@ export class Desk {
 
   /** Opens a copy of a demo design, which no other test has touched, and waits for its first picture. */
   async open(demo: string): Promise<void> {
+    await this.lay(readFileSync(`demo/${demo}.petal.json`, "utf8"));
+  }
+
+  /** Opens a design file's text. */
+  async lay(design: string): Promise<void> {
     const answer = await this.page.request.post("/api/designs", {
       headers: { "content-type": "application/json" },
-      data: readFileSync(`demo/${demo}.petal.json`, "utf8"),
+      data: design,
     });
     await this.page.goto(answer.headers().location?.replace("/api", "") ?? "/");
     await this.ready();

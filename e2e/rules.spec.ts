@@ -5,17 +5,11 @@ import { expect, test } from "./server";
 /** A design with a guide to run along and an ornament part above it; the ornament is chosen. */
 async function openWithLine(page: Page, motif: object, line: object, rules: readonly object[] = []): Promise<Maker> {
   const desk = new Maker(page);
-  const answer = await page.request.post("/api/designs", {
-    data: {
-      format: "twin-petal/1",
-      name: "Along a line",
-      parts: [
-        { id: "line", name: "Line", role: "guide", motif: line },
-        { id: "shape", name: "Shape", motif, rules },
-      ],
-    },
-  });
-  await desk.open(answer.headers().location?.split("/").at(-1) ?? "");
+  const parts = [
+    { id: "line", name: "Line", role: "guide", motif: line },
+    { id: "shape", name: "Shape", motif, rules },
+  ];
+  await desk.lay(JSON.stringify({ format: "twin-petal/1", name: "Along a line", parts }));
   return desk;
 }
 

@@ -155,3 +155,44 @@ describe("curves stay curves", () => {
     );
   });
 });
+
+describe("areas that run different ways round", () => {
+  const run = (x: number, hand: 1 | -1 = 1) =>
+    polygonOf([
+      { x, y: 0 },
+      { x: x + 10 * hand, y: 0 },
+      { x: x + 10 * hand, y: 10 },
+      { x, y: 10 },
+    ]);
+  /** Two triangles that meet at a point, run as one: the one clockwise, the other not. */
+  const bow = (x: number) =>
+    polygonOf([
+      { x, y: 0 },
+      { x: x + 10, y: 10 },
+      { x: x + 10, y: 0 },
+      { x, y: 10 },
+    ]);
+  const area = (path: Path) => Math.abs(areaOfPath(path));
+
+  test("a mirrored one does not undo the one it lies over: united, or taken away from a third", () => {
+    expect(area(combine([[run(50)], [run(0)], [run(10, -1)]], "union"))).toBeCloseTo(200, 6);
+    expect(area(combine([[run(50)], [run(0)], [run(15, -1)]], "union"))).toBeCloseTo(250, 6);
+    const table = square(30, -5, -5);
+    expect(area(combine([table, [run(0)], [run(10, -1)]], "difference"))).toBeCloseTo(900 - 100, 6);
+  });
+
+  test("nor do parts of one outline that run either way: a bow, and two loops of one path", () => {
+    expect(area(combine([[run(50)], [bow(0)], [bow(0)]], "union"))).toBeCloseTo(150, 4);
+    expect(area(combine([[run(50)], [bow(0)], [run(0)]], "union"))).toBeCloseTo(200, 4);
+    const loops = [run(0), run(30, -1)];
+    expect(area(combine([[run(50)], loops, loops.toReversed()], "union"))).toBeCloseTo(300, 6);
+  });
+
+  test("holes stay holes", () => {
+    const ring = [...disc(20), ...reversePath(disc(10))];
+    const far = [run(100)];
+    expect(area(combine([far, ring, ring], "union"))).toBeCloseTo(100 + Math.PI * 300, 2);
+    const mirrored = reversePath(ring);
+    expect(area(combine([far, ring, mirrored], "union"))).toBeCloseTo(100 + Math.PI * 300, 2);
+  });
+});

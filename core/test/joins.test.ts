@@ -191,6 +191,23 @@ describe("cut by and keep inside", () => {
     expect(fill && colorAt(fill, part.geometry.placements)(1)).toBe("#00AA00");
   });
 
+  test("copies of a cutter that are mirrored over one another cut once each: 30 × 10 of a square, and keep the same", () => {
+    const cutter = {
+      id: "cutter",
+      role: "tool",
+      // From −15 to 5, and mirrored from −5 to 15: they lie over each other for 10.
+      motif: { kind: "rectangle", width: 20, height: 10, at: { x: -5, y: 5 } },
+      rules: [{ kind: "reflect" }],
+    };
+    const areaWith = (join: object) => {
+      const plate = { id: "plate", motif: { kind: "rectangle", width: 60, height: 60, at: { y: 30 } }, join };
+      return areaOf(partOf(designWith({ parts: [plate, cutter] }), "plate"));
+    };
+    expect(areaWith({ cutBy: ["cutter"] })).toBeCloseTo(3600 - 300, 3);
+    expect(areaWith({ inside: "cutter" })).toBeCloseTo(300, 3);
+    expect(areaWith({ mode: "faces", inside: "cutter" })).toBeCloseTo(300, 3);
+  });
+
   test("both stay live: a moved cutter cuts elsewhere; a circle of cutters is refused", () => {
     const builder = new SceneBuilder();
     const build = (x: number) =>

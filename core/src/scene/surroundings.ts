@@ -1,6 +1,6 @@
 import type { ResolvedSheet } from "../design/resolve";
-import { invert, multiply, type Matrix } from "../geometry/matrix";
-import { polygonOf, transformPath, type Path } from "../geometry/path";
+import { determinant, invert, multiply, type Matrix } from "../geometry/matrix";
+import { polygonOf, reversePath, transformPath, type Path } from "../geometry/path";
 import type { Surroundings } from "../motif/drawing";
 import { matrixAt } from "../rules/placements";
 import type { PartScene } from "./scene";
@@ -34,10 +34,13 @@ export function surroundingsOf(
   };
 }
 
+/** All copies as one area. Mirrored ones are run the other way, or they would undo those they lie over. */
 function everyOutline({ placements, shapes }: PartScene["geometry"]): Path {
-  return Array.from({ length: placements.count }, (_, copy) =>
-    transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrixAt(placements.matrices, copy)),
-  ).flat();
+  return Array.from({ length: placements.count }, (_, copy) => {
+    const matrix = matrixAt(placements.matrices, copy);
+    const placed = transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrix);
+    return determinant(matrix) < 0 ? reversePath(placed) : placed;
+  }).flat();
 }
 
 function edgeOf({ width, height }: ResolvedSheet) {

@@ -1,6 +1,7 @@
 import type { MainModule, Paths64 } from "clipper2-wasm";
 import { geometryEngine } from "../../engines/geometryEngine";
 import type { Facets } from "./facets";
+import { backwards, roundOf } from "./oriented";
 import { numbersOf } from "./wholeNumbers";
 import type { FillRule, Operation } from "./operation";
 
@@ -21,7 +22,7 @@ export function clip({ operands }: Facets, operation: Operation, rule: FillRule)
   return withOwned((own) => {
     const [subject = [], ...clips] = operands;
     if (operation === "union" || operation === "difference" || clips.length < 2) {
-      return loopsOf(run(engine, own, pack(engine, own, subject), pack(engine, own, clips.flat()), operation, rule));
+      return loopsOf(run(engine, own, pack(engine, own, subject), together(engine, own, clips), operation, rule));
     }
     let result = pack(engine, own, subject);
     for (const polygons of clips) {
@@ -29,6 +30,29 @@ export function clip({ operands }: Facets, operation: Operation, rule: FillRule)
     }
     return loopsOf(result);
   });
+}
+
+/**
+ * Several areas as one set of polygons. All must run the same way round: where a mirrored one lies over another, one
+ * would undo the other.
+ */
+function together(engine: MainModule, own: Own, areas: readonly (readonly BigInt64Array[])[]): Paths64 {
+  if (areas.length < 2) return pack(engine, own, areas.flat());
+  const all = own(new engine.Paths64());
+  for (const area of areas) addOriented(engine, own, all, area);
+  return all;
+}
+
+/** Adds an area to a set, its outline run clockwise; what may cross itself or has holes is laid out by the engine first. */
+function addOriented(engine: MainModule, own: Own, all: Paths64, area: readonly BigInt64Array[]): void {
+  const [polygon] = area;
+  const round = area.length === 1 && polygon ? roundOf(polygon) : 0;
+  if (polygon && round !== 0) {
+    add(engine, own, all, round > 0 ? polygon : backwards(polygon));
+    return;
+  }
+  const laid = run(engine, own, pack(engine, own, area), own(new engine.Paths64()), "union", "nonzero");
+  for (let index = 0; index < laid.size(); index++) all.push_back(own(laid.get(index)));
 }
 
 /** Gives back the engine's memory of everything that was owned meanwhile. */
@@ -48,12 +72,14 @@ export type Own = <T extends { delete: () => void }>(object: T) => T;
 
 export function pack(engine: MainModule, own: Own, polygons: readonly BigInt64Array[]): Paths64 {
   const paths = own(new engine.Paths64());
-  for (const polygon of polygons) {
-    const path = own(new engine.Path64());
-    path.assign(polygon);
-    paths.push_back(path);
-  }
+  for (const polygon of polygons) add(engine, own, paths, polygon);
   return paths;
+}
+
+function add(engine: MainModule, own: Own, paths: Paths64, polygon: BigInt64Array): void {
+  const path = own(new engine.Path64());
+  path.assign(polygon);
+  paths.push_back(path);
 }
 
 function run(

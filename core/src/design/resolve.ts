@@ -186,14 +186,19 @@ function resolvePart(part: Part, resolver: Resolver, palette: ReadonlyMap<string
 }
 
 function resolveJoin(
-  { trimToWedge: _motifs, colors, own, gap, offset, ...join }: Join,
+  { mode, cutBy, inside, dropDoubled, paint, flipped, colors, own, gap, offset }: Join,
   palette: ReadonlyMap<string, string>,
   resolver: Resolver,
   path: string,
 ): ResolvedJoin {
   const known = (color: ColorValue | null) => (color === null ? null : resolveColor(color, palette));
   return {
-    ...join,
+    mode,
+    cutBy,
+    inside,
+    dropDoubled,
+    paint,
+    flipped,
     colors: colors.map((fill, index) =>
       fill === null ? null : resolveFacePaint(fill, palette, resolver, `${path}.colors[${index}]`),
     ),

@@ -121,10 +121,7 @@ function computePart(
     part.trimToWedge ? ruleKeys : "",
     followed.length > 0 ? part.at.join() : "",
   ].join("\n");
-  // Colours are left out: a new one computes no geometry.
-  const { colors: _painted, own: _ownColors, ...join } = part.join;
-  const joinKey = JSON.stringify(join.mode === "weave" ? [join, bandOf(part.finish)] : join);
-  const geometryKey = [drawingKey, ruleKeys, part.at.join(), part.oneEach, joinKey].join("\n");
+  const geometryKey = [drawingKey, ruleKeys, part.at.join(), part.oneEach, joinKey(part)].join("\n");
   const same = known?.followed.every((one, index) => one === followed[index]) ? known : undefined;
   const sceneOf = (id: string) => usedOf(id)?.scene;
   if (same?.geometryKey !== geometryKey) onWork(part.name);
@@ -145,6 +142,13 @@ function computePart(
     followed,
     scene: { id, name, role, visible, geometry, finish, blend },
   };
+}
+
+/** What of a join tells geometries apart. Colours are left out: a new one computes nothing again. */
+function joinKey({ join, finish }: ResolvedPart): string {
+  const { mode, cutBy, inside, dropDoubled, paint, gap, flipped, offset } = join;
+  const band = mode === "weave" ? bandOf(finish) : null;
+  return JSON.stringify([mode, cutBy, inside, dropDoubled, paint, gap, flipped, offset, band]);
 }
 
 type SceneOf = (id: string) => PartScene | undefined;

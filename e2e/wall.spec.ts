@@ -2,6 +2,9 @@ import { Desk } from "./desk";
 import { expect, test } from "./server";
 
 test("designs are searched, put in order, binned and brought back", async ({ page }) => {
+  // The bin still holds what tests before have thrown there.
+  const name = `Thrown ${Date.now().toString(36)}`;
+  await page.request.post("/api/designs", { data: { format: "twin-petal/1", name } });
   await page.goto("/");
   await page.getByRole("searchbox", { name: "Search designs" }).fill("fan");
   await expect(page.getByRole("heading", { level: 2 })).toHaveText(["Plaster fan"]);
@@ -13,21 +16,22 @@ test("designs are searched, put in order, binned and brought back", async ({ pag
   const inOrder = async () => [...(await names())].sort((a, b) => a.localeCompare(b, "en"));
   await expect.poll(async () => (await names()).join() === (await inOrder()).join()).toBe(true);
 
-  await page.getByRole("button", { name: "More for Pool-deck spiral" }).click();
+  await page.getByRole("button", { name: `More for ${name}` }).click();
   await page.getByRole("menuitem", { name: "To the bin" }).click();
-  await expect(page.getByRole("heading", { name: "Pool-deck spiral" })).toHaveCount(0);
+  await expect(page.getByRole("heading", { name })).toHaveCount(0);
   await page.getByRole("button", { name: "Bin", exact: true }).click();
-  await page.getByRole("button", { name: "Bring Pool-deck spiral back to the wall" }).click();
-  await expect(page.getByRole("button", { name: "Bring Pool-deck spiral back to the wall" })).toHaveCount(0);
+  await page.getByRole("button", { name: `Bring ${name} back to the wall` }).click();
+  await expect(page.getByRole("button", { name: `Bring ${name} back to the wall` })).toHaveCount(0);
   await page.getByRole("button", { name: "Bin", exact: true }).click();
-  await expect(page.getByRole("heading", { name: "Pool-deck spiral" })).toBeVisible();
+  await expect(page.getByRole("heading", { name })).toBeVisible();
 });
 
 test("a design is duplicated, and a new one begun from an example", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: "More for Plaster fan" }).click();
   await page.getByRole("menuitem", { name: "Duplicate" }).click();
-  await expect(page.getByRole("heading", { name: "Plaster fan, a copy" })).toBeVisible();
+  // On a fresh server the pictures of the whole wall are asked for first.
+  await expect(page.getByRole("heading", { name: "Plaster fan, a copy" })).toBeVisible({ timeout: 30_000 });
   await page.getByRole("button", { name: "New design" }).click();
   await page.getByRole("menuitem", { name: "Locker key star" }).click();
   await new Desk(page).ready();

@@ -67,7 +67,7 @@ function areaOf(design: Design): number {
 /** Areas agree within what curves are flattened to: a thousandth of all that lies over each other. */
 const NEAR = 1;
 const SHARE = 0.002;
-const runs = { numRuns: 12 };
+const runs = { numRuns: 8 };
 
 describe("whatever is joined", () => {
   test("merged copies cover at least the largest of them and at most all together; even-odd what an odd number covers", () => {

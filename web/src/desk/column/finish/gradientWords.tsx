@@ -9,14 +9,8 @@ import {
   type NumberValue,
   type Quantity,
 } from "@twin-petal/core";
-import { Choice } from "@/ui/choice";
 import { BoundNumber } from "../../fields/boundNumber";
-
-export const OVER_WORDS: Readonly<Record<LineGradientOver, string>> = {
-  copy: "over each copy",
-  whole: "over the whole",
-  line: "along the line",
-};
+import { OverChoice } from "./overChoice";
 
 interface GradientWordsProps {
   readonly label: string;
@@ -70,17 +64,12 @@ export function GradientWords({ label, fill, overs, onChange }: GradientWordsPro
         </>
       )}
       , half and half at {number("midpoint", fill.midpoint, 0.5, "share", STOP, (midpoint) => ({ ...fill, midpoint }))}
-      {offered.length > 0 && (
-        <>
-          ,{" "}
-          <Choice
-            label={`${label} gradient`}
-            value={fill.over}
-            choices={offered.map((value) => ({ value, words: OVER_WORDS[value] }))}
-            onChange={(over) => onChange({ ...fill, over }, `${label} ${OVER_WORDS[over]}`)}
-          />
-        </>
-      )}
+      <OverChoice
+        label={`${label} gradient`}
+        value={fill.over}
+        overs={offered}
+        onChange={(over, words) => onChange({ ...fill, over }, `${label} ${words}`)}
+      />
     </>
   );
 }

@@ -9,10 +9,9 @@ import {
   type PoolValue,
 } from "@twin-petal/core";
 import { useState } from "react";
-import { Choice } from "@/ui/choice";
 import { BoundNumber } from "../../fields/boundNumber";
 import { WordButton } from "../../fields/wordButton";
-import { OVER_WORDS } from "./gradientWords";
+import { OverChoice } from "./overChoice";
 
 interface PoolWordsProps {
   readonly label: string;
@@ -49,17 +48,12 @@ export function PoolWords({ label, fill, isOverChosen, onChange }: PoolWordsProp
   );
   return (
     <>
-      {isOverChosen && (
-        <>
-          ,{" "}
-          <Choice
-            label={`${label} pools`}
-            value={fill.over}
-            choices={GRADIENT_OVER.map((value) => ({ value, words: OVER_WORDS[value] }))}
-            onChange={(over) => onChange({ ...fill, over }, `${label} ${OVER_WORDS[over]}`)}
-          />
-        </>
-      )}
+      <OverChoice
+        label={`${label} pools`}
+        value={fill.over}
+        overs={isOverChosen ? GRADIENT_OVER : []}
+        onChange={(over, words) => onChange({ ...fill, over }, `${label} ${words}`)}
+      />
       <WordButton aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? "hide their places" : "their places …"}
       </WordButton>

@@ -10,6 +10,7 @@ import {
   makeSvg,
   parseDesign,
   readDesign,
+  SceneBuilder,
   tileOfDesign,
   writeDesign,
 } from "../src";
@@ -114,6 +115,15 @@ describe("the ground of the sheet", () => {
     expect(tile?.scene.sheet.ground).toEqual({ kind: "flat", color: "#636363" });
     expect(formatOf("tile.svg")?.tells?.(design)).toContain("middle colour");
     expect(formatOf("tile.svg")?.tells?.(sheetWith("#102030", { parts }))).toBeNull();
+  });
+
+  test("is the same object while it does not change, as every part is", () => {
+    const builder = new SceneBuilder();
+    const [before, after] = ["#102030", "#AABBCC"].map((fill) =>
+      builder.build(sheetWith("#17203A", { parts: [{ id: "a", motif: { kind: "disc" }, finish: { fill } }] })),
+    );
+    expect(after?.ground).toBe(before?.ground);
+    expect(builder.build(sheetWith("#17203B")).ground).not.toBe(before?.ground);
   });
 
   test("lies under every part, and no part's name can be taken for its", () => {

@@ -15,7 +15,7 @@ function tileOf(design: Design): Tile {
   return tile;
 }
 
-function tellLeftOut(design: Design): string | null {
+function tellChanged(design: Design): string | null {
   const leftOut = tileOfDesign(design)?.leftOut ?? [];
   const told = [
     ...(leftOut.length > 0 ? [`left out, as it does not repeat in the tile: ${leftOut.join(", ")}`] : []),
@@ -32,7 +32,7 @@ export const tileSvg: Format = {
   mediaType: "image/svg+xml",
   needsRasteriser: hasEffectImages,
   refuses: (design) => (tileOfDesign(design) ? null : NO_TILE),
-  tells: tellLeftOut,
+  tells: tellChanged,
   make(design) {
     const { scene, frame } = tileOf(design);
     const { name, sheet } = design;
@@ -51,7 +51,7 @@ export const tilePng: Format = {
     const { left, top, right, bottom } = tile.frame;
     return tooManyPixels(Math.max(right - left, bottom - top), dpi);
   },
-  tells: tellLeftOut,
+  tells: tellChanged,
   make(design, { dpi }) {
     const { scene, frame } = tileOf(design);
     return pngOfScene(scene, frame, pixelsOf(frame.right - frame.left, dpi));

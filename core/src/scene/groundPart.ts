@@ -1,18 +1,19 @@
 import type { ResolvedSheet } from "../design/resolve";
 import { IDENTITY } from "../geometry/matrix";
-import { polygonOf, type Path } from "../geometry/path";
 import { NO_EFFECTS } from "../finish/effects/effects";
 import { colorOfPainting } from "../finish/paint";
 import { sourcePlacement } from "../rules/placements";
 import type { PartScene } from "./scene";
+import { sheetEdge } from "./sheetEdge";
 
 /** No part can have this name: theirs have no dot. */
 const GROUND_ID = "sheet.ground";
 
 /** The sheet's ground as a part of one rectangle, so that it is painted as every part is; null where there is none. */
-export function groundPart({ width, height, ground }: ResolvedSheet): PartScene | null {
+export function groundPart(sheet: ResolvedSheet): PartScene | null {
+  const { ground } = sheet;
   if (ground === null) return null;
-  const path = rectangle(width / 2, height / 2);
+  const path = [sheetEdge(sheet)];
   const shapes = [{ path, pieces: null }];
   const placements = sourcePlacement(IDENTITY);
   return {
@@ -45,15 +46,4 @@ export function groundPart({ width, height, ground }: ResolvedSheet): PartScene 
 /** The one colour that stands for a sheet's ground, `#RRGGBB` or `#RRGGBBAA`; null where there is none. */
 export function groundColor({ ground }: Pick<ResolvedSheet, "ground">): string | null {
   return ground && colorOfPainting(ground);
-}
-
-function rectangle(x: number, y: number): Path {
-  return [
-    polygonOf([
-      { x: -x, y: -y },
-      { x, y: -y },
-      { x, y },
-      { x: -x, y },
-    ]),
-  ];
 }

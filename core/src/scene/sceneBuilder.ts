@@ -35,6 +35,7 @@ interface Remembered {
  */
 export class SceneBuilder {
   private parts: ReadonlyMap<string, Remembered> = new Map();
+  private ground: { readonly key: string; readonly part: PartScene | null } | null = null;
 
   /** `onWork` is told the name of each part whose shapes are about to be computed, which may take long. */
   constructor(private readonly onWork: (part: string) => void = () => undefined) {}
@@ -72,7 +73,13 @@ export class SceneBuilder {
     const parts = resolved.parts.flatMap(({ id }) => next.get(id)?.scene ?? []);
     // Some problems are only found while computing.
     const problems = [...resolved.ownProblems, ...resolved.parts.flatMap((part) => part.problems)];
-    return { sheet, ground: groundPart(sheet), guides, parts, numbers, problems };
+    return { sheet, ground: this.groundOf(sheet), guides, parts, numbers, problems };
+  }
+
+  private groundOf(sheet: ResolvedSheet): PartScene | null {
+    const key = JSON.stringify([sheet.width, sheet.height, sheet.ground]);
+    if (this.ground?.key !== key) this.ground = { key, part: groundPart(sheet) };
+    return this.ground.part;
   }
 }
 

@@ -1,9 +1,10 @@
 import type { ResolvedSheet } from "../design/resolve";
 import { determinant, invert, multiply, type Matrix } from "../geometry/matrix";
-import { polygonOf, reversePath, transformPath, type Path } from "../geometry/path";
+import { reversePath, transformPath, type Path } from "../geometry/path";
 import type { Surroundings } from "../motif/drawing";
 import { matrixAt } from "../rules/placements";
 import type { PartScene } from "./scene";
+import { sheetEdge } from "./sheetEdge";
 import { wholePart } from "./wholePart";
 
 /** The other parts and the sheet as a motif or a rule sees them; `space` takes its own space to the sheet. */
@@ -30,7 +31,7 @@ export function surroundingsOf(
       const toOwn = part && invert(part.geometry.at);
       return part && toOwn ? wholePart(part, toOwn) : null;
     },
-    sheet: () => (back ? transformPath([edgeOf(sheet)], back) : []),
+    sheet: () => (back ? transformPath([sheetEdge(sheet)], back) : []),
   };
 }
 
@@ -41,14 +42,4 @@ function everyOutline({ placements, shapes }: PartScene["geometry"]): Path {
     const placed = transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrix);
     return determinant(matrix) < 0 ? reversePath(placed) : placed;
   }).flat();
-}
-
-function edgeOf({ width, height }: ResolvedSheet) {
-  const [x, y] = [width / 2, height / 2];
-  return polygonOf([
-    { x: -x, y: -y },
-    { x, y: -y },
-    { x, y },
-    { x: -x, y },
-  ]);
 }

@@ -1,3 +1,4 @@
+import { distanceToChord } from "../chordDistance";
 import { pointAt } from "../cubic";
 import type { Point } from "../point";
 import { ON_CHORD, type Chord } from "./chordIndex";
@@ -22,7 +23,8 @@ export function knownChord(p: Vertex, q: Vertex, arrived: Place | null, facets: 
     if (!source || chord < 0 || chord >= source.chords) return null;
     const start = cellAt(source, chord);
     const end = cellAt(source, chord + 1);
-    return isOn(p, start, end) && isOn(q, start, end) ? { curve, chord, start, end } : null;
+    const isOn = (point: Point) => distanceToChord(point, start, end) <= ON_CHORD;
+    return isOn(p) && isOn(q) ? { curve, chord, start, end } : null;
   };
   // The chord that leaves a vertex, or the one that arrives there.
   const atVertex = (vertex: number): Chord | null => {
@@ -49,12 +51,4 @@ function goingOn(
 function cellAt({ cubic, chords }: FlattenedCurve, chord: number): Point {
   const { x, y } = pointAt(cubic, chord / chords);
   return { x: x * CELLS_PER_MILLIMETRE, y: y * CELLS_PER_MILLIMETRE };
-}
-
-function isOn({ x, y }: Point, start: Point, end: Point): boolean {
-  const [dx, dy] = [end.x - start.x, end.y - start.y];
-  const lengthSquared = dx * dx + dy * dy;
-  const along = lengthSquared === 0 ? 0 : ((x - start.x) * dx + (y - start.y) * dy) / lengthSquared;
-  const share = Math.min(1, Math.max(0, along));
-  return (x - start.x - dx * share) ** 2 + (y - start.y - dy * share) ** 2 <= ON_CHORD * ON_CHORD;
 }

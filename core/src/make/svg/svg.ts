@@ -88,7 +88,7 @@ function partLines(part: PartScene, scene: Scene, grid: PixelGrid, isPicture: bo
 
 /** Whether an image has the grid's resolution: a large one may have less. */
 function isAtGrid({ raster, box }: PlacedRaster, { dpi }: PixelGrid): boolean {
-  return Math.abs((raster.width / (box.right - box.left)) * 25.4 - dpi) < 1e-3;
+  return Math.abs((raster.width / (box.right - box.left)) * MILLIMETRES_PER.in - dpi) < 1e-3;
 }
 
 function edgeOf({ width, height }: Scene["sheet"]): Box {

@@ -1,9 +1,43 @@
 import js from "@eslint/js";
+import { createNodeResolver, importX } from "eslint-plugin-import-x";
 import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
 /** Imports run one way: web, server and cli import the core; the core imports none of them, and nothing of a host. */
 const importRule = (message, ...group) => ({ "no-restricted-imports": ["error", { patterns: [{ group, message }] }] });
+
+/** The core's folders in order: each imports only from itself and from those before it. */
+const CORE_FOLDERS = [
+  "engines",
+  "geometry",
+  "formula",
+  "fields",
+  "palette",
+  "motif",
+  "rules",
+  "finish",
+  "join",
+  "form",
+  "design",
+  "scene",
+  "cut",
+  "print",
+  "solid",
+  "make",
+  "machine",
+];
+
+const CORE_ZONES = CORE_FOLDERS.slice(0, -1).map((folder, place) => ({
+  target: `core/src/${folder}`,
+  from: CORE_FOLDERS.slice(place + 1).map((later) => `core/src/${later}`),
+  message: `${folder} comes before it: a folder imports only from those above it (docs/architecture.md)`,
+}));
+
+/** What a workspace imports it declares itself; its tests may lean on the tools at the root. */
+const declared = (workspace, root = []) => [
+  "error",
+  { packageDir: [`${import.meta.dirname}/${workspace}`, ...root], devDependencies: root.length > 0 },
+];
 
 export default tseslint.config(
   { ignores: ["**/dist/", "node_modules/", "data/", "test-results/"] },
@@ -28,6 +62,34 @@ export default tseslint.config(
       eqeqeq: "error",
     },
   },
+  {
+    files: ["**/*.{ts,tsx}"],
+    plugins: { "import-x": importX },
+    settings: {
+      "import-x/extensions": [".ts", ".tsx"],
+      "import-x/parsers": { "@typescript-eslint/parser": [".ts", ".tsx"] },
+      "import-x/resolver-next": [
+        createNodeResolver({
+          extensions: [".ts", ".tsx", ".js", ".mjs", ".json"],
+          alias: { "@": [`${import.meta.dirname}/web/src`] },
+        }),
+      ],
+    },
+    rules: {
+      "import-x/no-cycle": ["error", { ignoreExternal: true }],
+      "import-x/no-restricted-paths": ["error", { basePath: import.meta.dirname, zones: CORE_ZONES }],
+    },
+  },
+  ...["core", "web", "server", "cli", "host"].flatMap((workspace) => [
+    {
+      files: [`${workspace}/src/**`],
+      rules: { "import-x/no-extraneous-dependencies": declared(workspace) },
+    },
+    {
+      files: [`${workspace}/test/**`],
+      rules: { "import-x/no-extraneous-dependencies": declared(workspace, [import.meta.dirname]) },
+    },
+  ]),
   {
     files: ["**/*.{js,mjs}"],
     languageOptions: {
@@ -64,7 +126,7 @@ export default tseslint.config(
   },
   { files: ["web/src/**"], plugins: { "react-hooks": reactHooks }, rules: { ...reactHooks.configs.recommended.rules } },
   {
-    files: ["**/*.test.ts", "e2e/**"],
+    files: ["**/test/**", "e2e/**"],
     rules: {
       "@typescript-eslint/no-unsafe-assignment": "off",
       "@typescript-eslint/no-unsafe-member-access": "off",

@@ -5,26 +5,19 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, type Browser, type Page } from "@playwright/test";
 import { buildScene, pathData, toFile, type Design } from "@twin-petal/core";
+import { LAUNCH } from "../e2e/launch";
 import { drawnRing, rosettes } from "./designs";
+import { benchSolidView } from "./solidView";
 import { median, type Row } from "./table";
 import { YARDSTICK_PAGE, YARDSTICK_WORKER } from "./yardstick";
 
-const FLAGS = [
-  "--no-sandbox",
-  "--disable-gpu",
-  "--disable-quic",
-  "--no-first-run",
-  "--disable-background-networking",
-  "--disable-component-update",
-  "--disable-sync",
-];
 const LIMITS = new Map([[10_000, 1.3]]);
 
 /** The interface in a real browser, beside a bare canvas loop in the same browser. */
 export async function benchBrowser(counts: readonly number[], only: string | undefined): Promise<Row[]> {
   const app = await startApp();
   const yardsticks = await startYardstick();
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: FLAGS });
+  const browser = await chromium.launch(LAUNCH);
   try {
     const parts: readonly (readonly [string, () => Promise<Row[]>])[] = [
       ...counts.map(
@@ -34,6 +27,7 @@ export async function benchBrowser(counts: readonly number[], only: string | und
       ["nodes", () => benchNodes(browser, app.address, yardsticks.address)],
       ["block", async () => [await benchBlock(browser, app.address)]],
       ["neighbours", () => benchNeighbours(browser, app.address)],
+      ["solidView", () => benchSolidView(browser, app.address, openDesk, blocksOfDrags)],
       ["load", () => benchFirstLoad(browser, app.address)],
     ];
     const rows: Row[] = [];
@@ -269,21 +263,27 @@ async function benchNeighbours(browser: Browser, app: string): Promise<Row[]> {
 }
 
 const DRAGS = 7;
+const MOVES = 120;
 
 /**
  * The longest block of the main thread in each of several drags. The machine is shared: what it takes away
  * shows in single drags, what the application does shows in all.
  */
-async function blocksOfDrags(page: Page, from: { x: number; y: number }, reach: number): Promise<number[]> {
+async function blocksOfDrags(
+  page: Page,
+  from: { x: number; y: number },
+  reach: number,
+  { drags, moves } = { drags: DRAGS, moves: MOVES },
+): Promise<number[]> {
   await watchBlocks(page);
   const blocks: number[] = [];
-  for (let drag = 0; drag < DRAGS; drag++) {
+  for (let drag = 0; drag < drags; drag++) {
     await page.evaluate(() => {
       window.longest = 0;
     });
     await page.mouse.move(from.x, from.y);
     await page.mouse.down();
-    for (let move = 0; move < 120; move++) {
+    for (let move = 0; move < moves; move++) {
       await page.mouse.move(from.x + reach * Math.sin(move / 9), from.y);
       await page.waitForTimeout(16);
     }

@@ -66,7 +66,8 @@ function around(count: number, path: Path, radius: number): Path[] {
   );
 }
 
-function petal(length: number, width: number) {
+/** A petal of two curves from the origin upwards. */
+export function petal(length: number, width: number) {
   const [foot, tip] = [
     { x: 0, y: 0 },
     { x: 0, y: -length },
@@ -105,7 +106,8 @@ function bare(outlines: readonly Path[], operation: Operation, rule: "nonzero" |
   return () => clip(facets, operation, rule);
 }
 
-function bareOffset(outline: Path, by: number): () => unknown {
+/** The package’s own offset of outlines that are flattened already. */
+export function bareOffset(outline: Path, by: number): () => unknown {
   const [polygons = []] = facetsOf([outline], TOLERANCE).operands;
   return () =>
     withOwned((own) => {

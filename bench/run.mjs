@@ -14,6 +14,9 @@ await build({
   format: "esm",
   target: "node20",
   packages: "external",
-  alias: { "@twin-petal/core": join(root, "core/src/index.ts") },
+  alias: {
+    "@twin-petal/core": join(root, "core/src/index.ts"),
+    "@twin-petal/host": join(root, "host/src/nodeHost.ts"),
+  },
 });
 await import("./dist/bench.js");

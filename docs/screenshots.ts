@@ -1,4 +1,4 @@
-import { Desk } from "../e2e/desk";
+import { Desk, openWorkshop } from "../e2e/desk";
 import { expect, test } from "../e2e/server";
 
 const picture = (name: string) => ({ path: `docs/screenshots/${name}.png` });
@@ -146,4 +146,44 @@ test("finishes", async ({ page }) => {
   await page.getByText("that swells").scrollIntoViewIfNeeded();
   await page.waitForTimeout(800);
   await page.screenshot(picture("finish"));
+});
+
+test("the solid view", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("lily");
+  await page.getByRole("button", { name: "Part Petals" }).click();
+  await page.keyboard.press("d");
+  await page.waitForSelector("#solid-view[data-state=united]");
+  await desk.number("tip raised").focus();
+  await page.waitForTimeout(4_000);
+  await page.screenshot(picture("solid"));
+});
+
+test("the workshop of solids", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("soap-basket");
+  await openWorkshop(page, "Solid");
+  await page.waitForSelector("[data-laid]");
+  await page.getByRole("slider", { name: "Layer" }).fill("180");
+  await page.waitForTimeout(1_500);
+  await page.screenshot(picture("workshop-solid"));
+});
+
+test("the workshop of cuts", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("cut-paper-lantern-sheet");
+  await openWorkshop(page, "Cut");
+  await page.waitForSelector("[data-check=Amount]");
+  await page.getByRole("slider", { name: "Move" }).fill("700");
+  await page.waitForTimeout(1_000);
+  await page.screenshot(picture("workshop-cut"));
+});
+
+test("the workshop of prints", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("swim-night-notice");
+  await openWorkshop(page, "Print");
+  await page.waitForSelector("#print-view image");
+  await page.waitForTimeout(1_000);
+  await page.screenshot(picture("workshop-print"));
 });

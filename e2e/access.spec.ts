@@ -1,13 +1,14 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { Desk } from "./desk";
+import { Desk, openWorkshop } from "./desk";
 import { expect, test } from "./server";
 
 const SCHEMES = ["light", "dark"] as const;
 
 /** What axe finds by level AA; in the dark only the colours are others. */
 async function findings(page: Page, scheme: (typeof SCHEMES)[number]) {
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ["violations"] });
+  // The page has no frames, so nothing is lost by the older, quicker way of asking.
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });
   const looking =
     scheme === "light"
       ? axe.withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
@@ -30,7 +31,7 @@ for (const colorScheme of SCHEMES) {
     await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
     expect(await findings(page, colorScheme)).toEqual([]);
     await page.keyboard.press("Escape");
-    await desk.beginEmpty();
+    await desk.openEmpty();
     expect(await findings(page, colorScheme)).toEqual([]);
   });
 }
@@ -118,4 +119,42 @@ test("from the wall to a coloured rosette and its file by the keyboard alone", a
 
 async function nameOf(focused: ReturnType<Page["locator"]>): Promise<string | null> {
   return (await focused.getAttribute("aria-label")) ?? (await focused.textContent())?.trim() ?? null;
+}
+
+for (const colorScheme of SCHEMES) {
+  test(`axe finds nothing on the solid view and in the workshop of solids, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    const desk = new Desk(page);
+    await desk.open("steam-vent");
+    await page.keyboard.press("d");
+    await page.waitForSelector("#solid-view[data-state=united]");
+    await page.getByRole("button", { name: "Cut it open" }).click();
+    expect(await findings(page, colorScheme)).toEqual([]);
+    await openWorkshop(page, "Solid");
+    await expect(page.locator("[data-check=Walls]")).toBeVisible();
+    expect(await findings(page, colorScheme)).toEqual([]);
+  });
+}
+
+for (const colorScheme of SCHEMES) {
+  test(`axe finds nothing in the workshop of cuts, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    const desk = new Desk(page);
+    await desk.open("cut-paper-lantern-sheet");
+    await openWorkshop(page, "Cut");
+    await page.waitForSelector("[data-check=Amount]");
+    await page.getByRole("slider", { name: "Move" }).fill("40");
+    expect(await findings(page, colorScheme)).toEqual([]);
+  });
+}
+
+for (const colorScheme of SCHEMES) {
+  test(`axe finds nothing in the workshop of prints, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    const desk = new Desk(page);
+    await desk.open("colouring-card-rosette");
+    await openWorkshop(page, "Print");
+    await page.waitForSelector("[data-check='Fits the paper']");
+    expect(await findings(page, colorScheme)).toEqual([]);
+  });
 }

@@ -116,6 +116,13 @@ test("gap chart: linked to the ornament both ways, overlaps below zero", async (
   await page.mouse.move(middle.x, middle.y);
   await page.mouse.move(place.x, place.y, { steps: 4 });
   await expect(page.getByTestId("gap-words")).toContainText(/^copy 4: /);
+  await page.mouse.move(middle.x, middle.y);
+  // On a smaller ring each lies over the next.
+  await desk.type("radius", "10");
+  await expect(page.getByText(/^\d+ overlap another$/)).toBeVisible();
+  await chart.focus();
+  await desk.keys("ArrowRight");
+  await expect(page.getByTestId("gap-words")).toContainText(/^copy \d: .* into copy \d/);
 });
 
 test("before, source and lines are held by keys and by buttons, and released", async ({ page }) => {

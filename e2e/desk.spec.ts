@@ -1,9 +1,9 @@
 import { Desk } from "./desk";
-import { expect, test } from "./server";
+import { expect, RETRIED, test } from "./server";
 
 test("a ring's radius is pulled by its drop, and the sentence follows", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.addRule("ring");
   const handle = page.getByRole("button", { name: /^Radius of the ring/ });
@@ -22,7 +22,7 @@ test("a ring's radius is pulled by its drop, and the sentence follows", async ({
 
 test("a rule's pivot is dragged on the sheet, on the part's own place and turn too", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.addRule("turn");
   await desk.type("part turn", "90");
@@ -40,7 +40,7 @@ test("a rule's pivot is dragged on the sheet, on the part's own place and turn t
 
 test("parts are added, chosen on the sheet, reordered, hidden, locked, duplicated and removed", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "rectangle" }).click();
   await page.getByRole("button", { name: "Add a part" }).click();
   await page.getByRole("menuitem", { name: "disc" }).click();
@@ -74,7 +74,7 @@ test("parts are added, chosen on the sheet, reordered, hidden, locked, duplicate
 
 test("rules are reordered, switched off, duplicated and removed", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "star" }).click();
   for (const kind of ["turn", "ring"]) await desk.addRule(kind);
   const rules = page.getByRole("region", { name: "Rules" }).getByRole("listitem");
@@ -103,7 +103,7 @@ test("fills take turns, lines are drawn and dashed, a colour gets a name and is 
   page,
 }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.addRule("turn");
   await page.getByRole("button", { name: "Add a fill colour" }).click();
@@ -120,7 +120,7 @@ test("fills take turns, lines are drawn and dashed, a colour gets a name and is 
   await page.getByRole("menuitem", { name: "multiply" }).click();
   await expect(page.getByRole("button", { name: "blend: multiply" })).toBeVisible();
   await desk.saved();
-  const file = await page.request.get(page.url().replace("/designs/", "/api/designs/"));
+  const file = await page.request.get(page.url().replace("/designs/", "/api/designs/"), RETRIED);
   expect(await file.json()).toMatchObject({
     palette: [{ name: "colour", color: "#123456" }],
     parts: [
@@ -156,7 +156,7 @@ test("the view is moved and enlarged by hand, wheel and keys, and shown whole ag
 
 test("undo names what it undoes and survives a reload", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.addRule("turn");
   await desk.type("count", "5");

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import type { Locator, Page } from "@playwright/test";
 import { PNG } from "pngjs";
-import { expect } from "./server";
+import { expect, RETRIED } from "./server";
 
 /** The hands of a designer on the desk. */
 export class Desk {
@@ -17,6 +17,7 @@ export class Desk {
     const answer = await this.page.request.post("/api/designs", {
       headers: { "content-type": "application/json" },
       data: design,
+      ...RETRIED,
     });
     await this.page.goto(answer.headers().location?.replace("/api", "") ?? "/");
     await this.ready();
@@ -24,6 +25,12 @@ export class Desk {
 
   async ready(): Promise<void> {
     await this.page.waitForSelector("#sheet[data-painted=yes]");
+  }
+
+  /** Opens an empty design. */
+  async openEmpty(): Promise<void> {
+    await this.lay(JSON.stringify({ format: "twin-petal/1", name: "Untitled" }));
+    await expect(this.page.getByText("What is to be repeated?")).toBeVisible();
   }
 
   /** Begins an empty design from the wall. */
@@ -94,4 +101,10 @@ export function countPixels({ data }: PNG, [red, green, blue]: readonly [number,
     if (near(0, red) && near(1, green) && near(2, blue)) count += 1;
   }
   return count;
+}
+
+/** Goes from the desk to a workshop. */
+export async function openWorkshop(page: Page, name: "Print" | "Cut" | "Solid"): Promise<void> {
+  await page.getByRole("button", { name: "Workshop" }).click();
+  await page.getByRole("menuitem", { name: new RegExp(`^${name}`) }).click();
 }

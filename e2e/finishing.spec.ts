@@ -330,8 +330,15 @@ test("taken away: a picture at a chosen resolution, line art, the seamless tile,
   expect((await take(".tile.svg")).toString()).toContain("<svg");
   await desk.open("locker-key-star");
   await menu.click();
+  await expect(page.getByRole("menuitem", { name: ".png a picture" })).toBeVisible();
+  await expect(page.getByRole("menuitem", { name: ".tile.png" })).toHaveCount(0);
+  await page.keyboard.press("Escape");
+  await desk.begin("petal");
+  await desk.addRule("grid");
+  await desk.join("woven");
+  await menu.click();
   await page.getByRole("menuitem", { name: ".tile.png" }).click();
-  await expect(page.getByText("no part of this design repeats in a rectangle")).toBeVisible();
+  await expect(page.getByText("no part of this design repeats without a seam")).toBeVisible();
 });
 
 test("copies baked into drawn shapes, and back by undo", async ({ page }) => {

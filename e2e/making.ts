@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import { Desk } from "./desk";
-import { expect } from "./server";
+import { expect, RETRIED } from "./server";
 
 interface Place {
   readonly x: number;
@@ -49,9 +49,29 @@ export class Maker extends Desk {
 
   /** An empty sheet with a kind of motif begun on it. */
   async begin(kind: string): Promise<void> {
-    await this.beginEmpty();
+    await this.openEmpty();
     await this.page.getByRole("button", { name: new RegExp(`^${kind}( |$)`) }).click();
     await this.ready();
+  }
+
+  /** Chooses one of several words in a sentence. */
+  async choose(what: string, choice: string): Promise<void> {
+    await this.page
+      .getByRole("button", { name: new RegExp(`^${what}:`) })
+      .first()
+      .click();
+    await this.page.getByRole("menuitem", { name: choice }).click();
+  }
+
+  async addPart(kind: string): Promise<void> {
+    await this.page.getByRole("button", { name: "Add a part" }).click();
+    await this.page.getByRole("menuitem", { name: kind, exact: true }).click();
+    await expect(this.page.getByRole("button", { name: `motif: ${kind}` })).toBeVisible();
+  }
+
+  /** A check of a workshop. */
+  check(name: string) {
+    return this.page.locator(`[data-check="${name}"]`);
   }
 
   word(name: string) {
@@ -70,7 +90,7 @@ export class Maker extends Desk {
     [key: string]: unknown;
   }> {
     await this.saved();
-    const answer = await this.page.request.get(this.page.url().replace("/designs/", "/api/designs/"));
+    const answer = await this.page.request.get(this.page.url().replace("/designs/", "/api/designs/"), RETRIED);
     return answer.json();
   }
 

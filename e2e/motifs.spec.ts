@@ -134,7 +134,7 @@ test("a picture is imported at its size, what is left out is told, a hostile one
   page,
 }) => {
   const desk = new Maker(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   const choose = async (file: string | { name: string; mimeType: string; buffer: Buffer }) =>
     page.getByLabel("Picture to import").last().setInputFiles(file);
   await choose({

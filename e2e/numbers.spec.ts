@@ -3,7 +3,7 @@ import { expect, test } from "./server";
 
 test("a number is pulled sideways, finer further up or down, and one pull is one step of undo", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.ready();
   const length = desk.number("widest");
@@ -38,7 +38,7 @@ test("a number that is one named number pulls that number, within its range", as
 
 test("wheel, arrow keys, typing, formulas and the default", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   const length = desk.number("length");
   await length.hover();
@@ -68,7 +68,7 @@ test("a wrong formula is told in words under the sentence, the text stays, and n
   page,
 }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "disc" }).click();
   await desk.number("radius").click();
   const typing = page.getByRole("textbox", { name: "radius" });
@@ -85,7 +85,7 @@ test("a wrong formula is told in words under the sentence, the text stays, and n
 
 test("named numbers are made, renamed in formulas, and removed without breaking them", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "disc" }).click();
   await page.getByRole("button", { name: "Name a number" }).click();
   await desk.type("size", "12");
@@ -129,7 +129,7 @@ test("the angle follows the count until it is set by hand; then what is missing 
   page,
 }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.addRule("turn");
   await desk.type("count", "14");
@@ -142,7 +142,7 @@ test("the angle follows the count until it is set by hand; then what is missing 
 
 test("copies that coincide are reported", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "disc" }).click();
   await desk.addRule("turn");
   await expect(page.getByText("7 copies stand exactly where another does already.")).toBeVisible();

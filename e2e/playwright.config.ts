@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { LAUNCH } from "./launch";
 
 /** The built interface in a real browser, over a server with the demo data. */
 export default defineConfig({
@@ -14,17 +15,6 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: "only-on-failure",
-    launchOptions: {
-      executablePath: "/usr/bin/chromium",
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-      ],
-    },
+    launchOptions: LAUNCH,
   },
 });

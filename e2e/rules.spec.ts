@@ -16,7 +16,15 @@ async function openWithLine(page: Page, motif: object, line: object, rules: read
 /** Pulls a handle of the given name by so many millimetres on a sheet of 200. */
 async function pullHandle(desk: Maker, name: RegExp, dx: number, dy: number): Promise<void> {
   const handle = desk.page.getByRole("button", { name });
-  const box = await handle.boundingBox();
+  // A handle just shown may still move as the picture it belongs to arrives.
+  let box = await handle.boundingBox();
+  const isStill = async () => {
+    const before = JSON.stringify(box);
+    box = await handle.boundingBox();
+    return before === JSON.stringify(box);
+  };
+  await desk.ready();
+  await expect.poll(isStill).toBe(true);
   if (!box) throw new Error(`no handle ${name}`);
   const origin = await desk.at(0, 0);
   const to = await desk.at(dx, dy);

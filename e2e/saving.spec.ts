@@ -3,7 +3,7 @@ import { expect, test } from "./server";
 
 test("two windows on one design: the second is told and chooses, and no change is lost", async ({ context, page }) => {
   const first = new Desk(page);
-  await first.beginEmpty();
+  await first.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await first.saved();
   const second = new Desk(await context.newPage());
@@ -26,7 +26,7 @@ test("two windows on one design: the second is told and chooses, and no change i
 
 test("keeping mine saves it over the other, taking the other shows it", async ({ context, page }) => {
   const first = new Desk(page);
-  await first.beginEmpty();
+  await first.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await first.saved();
   const second = new Desk(await context.newPage());
@@ -45,7 +45,7 @@ test("keeping mine saves it over the other, taking the other shows it", async ({
 
 test("a save that fails keeps the change through a reload and is tried again", async ({ page, context }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
+  await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.saved();
   await context.route("**/api/designs/*", (route) =>

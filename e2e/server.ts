@@ -4,6 +4,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base } from "@playwright/test";
 
+/** For calls after a pause: a connection left idle may be closed by the server just as it is used again. */
+export const RETRIED = { maxRetries: 2 };
+
 interface Running {
   readonly address: string;
   readonly process: ChildProcess;
@@ -36,7 +39,7 @@ export const test = base.extend<{ tidied: void }, { server: Running }>({
   tidied: [
     async ({ request }, use) => {
       await use();
-      const list = await request.get("/api/designs");
+      const list = await request.get("/api/designs", RETRIED);
       const { designs }: { designs: readonly { readonly id: string }[] } = await list.json();
       for (const { id } of designs) if (!DEMO.has(id)) await request.delete(`/api/designs/${id}`);
     },

@@ -19,7 +19,7 @@ const TARGETS = {
   server: {
     result: "server/dist/main.js",
     sources: ["core/src", "host/src", "server/src"],
-    run: () => bundleNode("server", ["main", "makeWorker"]),
+    run: () => bundleNode("server", ["main", "work/makeWorker", "work/readWorker", "work/deviceWorker"]),
   },
   web: {
     result: "web/dist/index.html",

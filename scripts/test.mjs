@@ -1,26 +1,37 @@
 /**
- * Everything that can be checked: types, lint, a build, unit tests, the interface in a real browser.
- * Ends with one line that counts Jest's and the browser's tests together.
+ * Everything that can be checked: types, lint, formatting, a build, unit tests, the interface in a real browser.
+ * What can go on side by side does. Ends with one line that counts Jest's and the browser's tests together.
  */
-import { spawnSync } from "node:child_process";
+import { spawn } from "node:child_process";
 import { mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { build } from "./build.mjs";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 const reports = mkdtempSync(join(tmpdir(), "twin-petal-tests-"));
+const began = Date.now();
 let sound = true;
 
-function run(title, words, environment = {}) {
-  console.log(`\n— ${title}`);
-  const { status } = spawnSync(process.execPath, words, {
+/** Runs a step; what it prints comes when it has ended, unless it is alone. */
+function run(title, words, { environment = {}, alone = false } = {}) {
+  if (alone) console.log(`\n— ${title}`);
+  const started = Date.now();
+  const child = spawn(process.execPath, words, {
     cwd: root,
-    stdio: "inherit",
+    stdio: ["ignore", alone ? "inherit" : "pipe", alone ? "inherit" : "pipe"],
     env: { ...process.env, ...environment },
   });
-  if (status !== 0) sound = false;
+  let said = "";
+  for (const stream of [child.stdout, child.stderr]) stream?.on("data", (piece) => (said += piece.toString()));
+  return new Promise((resolve) => {
+    child.on("exit", (code) => {
+      if (code !== 0) sound = false;
+      const took = `${Math.round((Date.now() - started) / 1000)} s`;
+      console.log(alone ? `— ${title}: ${took}` : `\n— ${title}: ${code === 0 ? "sound" : "FAILED"}, ${took}\n${said}`);
+      resolve(code);
+    });
+  });
 }
 
 function report(name) {
@@ -32,23 +43,28 @@ function report(name) {
   }
 }
 
-run("types", ["scripts/types.mjs"]);
-run("lint", ["node_modules/eslint/bin/eslint.js", "."]);
-run("format", ["node_modules/prettier/bin/prettier.cjs", "--check", "--log-level", "warn", "."]);
-console.log("\n— build");
-await build(["all"]);
-run("unit tests", ["node_modules/jest/bin/jest.js", "--json", `--outputFile=${join(reports, "jest.json")}`], {
-  NODE_OPTIONS: "--experimental-vm-modules --no-warnings",
+await Promise.all([
+  run("lint", ["node_modules/eslint/bin/eslint.js", "."]),
+  (async () => {
+    await run("build", ["scripts/build.mjs", "all"]);
+    await run("types", ["scripts/types.mjs"]);
+    await run("format", ["node_modules/prettier/bin/prettier.cjs", "--check", "--log-level", "warn", "."]);
+  })(),
+]);
+await run("unit tests", ["node_modules/jest/bin/jest.js", "--json", `--outputFile=${join(reports, "jest.json")}`], {
+  environment: { NODE_OPTIONS: "--experimental-vm-modules --no-warnings" },
+  alone: true,
 });
-run(
+await run(
   "the interface in a browser",
   ["node_modules/@playwright/test/cli.js", "test", "--config", "e2e/playwright.config.ts", "--reporter=list,json"],
-  { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, "browser.json") },
+  { environment: { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, "browser.json") }, alone: true },
 );
 
 const jest = report("jest.json") ?? { numPassedTests: 0, numFailedTests: 1 };
 const browser = report("browser.json")?.stats ?? { expected: 0, unexpected: 1, flaky: 0 };
 const failed = jest.numFailedTests + browser.unexpected;
-if (!sound) console.log("\nSomething above has failed.");
+console.log(`\nAll of it took ${Math.round((Date.now() - began) / 1000)} s.`);
+if (!sound) console.log("Something above has failed.");
 console.log(`\n${jest.numPassedTests + browser.expected + browser.flaky} passed, ${failed} failed`);
 process.exit(sound ? 0 : 1);

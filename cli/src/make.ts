@@ -1,9 +1,18 @@
 import { readFile, rename, rm, writeFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
-import { FORMATS, formatOf, openDesign, problemLine, type Design, type Format } from "@twin-petal/core";
-import { prepareInNode } from "@twin-petal/host";
+import {
+  FORMATS,
+  formatOf,
+  makeFile,
+  openDesign,
+  problemLine,
+  type Design,
+  type Format,
+  type MakeOptions,
+} from "@twin-petal/core";
+import { NODE_HOST } from "@twin-petal/host";
 
-const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01]
+const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01] [--line-art 0.35]
 EXT: ${FORMATS.map(({ extension }) => extension).join(" ")}`;
 
 /** The command was called wrongly, or a file could not be read or written. */
@@ -26,7 +35,7 @@ interface Call {
   readonly output: string;
   readonly format: Format;
   readonly part: string | undefined;
-  readonly dpi: number;
+  readonly options: Partial<MakeOptions>;
 }
 
 function readCall(argv: readonly string[]): Call {
@@ -35,14 +44,26 @@ function readCall(argv: readonly string[]): Call {
   if (input === undefined || output === undefined || rest.length > 0) throw new Failure(USAGE, EXIT_FAILED);
   const format = formatOf(output);
   if (!format) throw new Failure(`${output}: there is no such format\n${USAGE}`, EXIT_FAILED);
-  positive("tolerance", values.tolerance ?? "0.01");
-  return { input, output, format, part: values.part, dpi: positive("dpi", values.dpi ?? "300") };
+  const given = (name: "dpi" | "tolerance" | "line-art" | "page") =>
+    values[name] === undefined ? undefined : positive(name, values[name]);
+  const [dpi, tolerance, lineArt, page] = [given("dpi"), given("tolerance"), given("line-art"), given("page")];
+  const options = {
+    ...(dpi !== undefined && { dpi }),
+    ...(tolerance !== undefined && { tolerance }),
+    ...(lineArt !== undefined && { lineArt }),
+    ...(page !== undefined && { page }),
+  };
+  return { input, output, format, part: values.part, options };
 }
 
 function parseWords(argv: readonly string[]) {
   try {
     const text = { type: "string" } as const;
-    return parseArgs({ args: [...argv], allowPositionals: true, options: { part: text, dpi: text, tolerance: text } });
+    return parseArgs({
+      args: [...argv],
+      allowPositionals: true,
+      options: { part: text, dpi: text, tolerance: text, "line-art": text, page: text },
+    });
   } catch (error) {
     throw new Failure(`${messageOf(error)}\n${USAGE}`, EXIT_FAILED);
   }
@@ -89,14 +110,13 @@ async function writeWhole(path: string, content: string | Uint8Array): Promise<v
 }
 
 async function main(): Promise<void> {
-  const { input, output, format, part, dpi } = readCall(process.argv.slice(2));
+  const { input, output, format, part, options } = readCall(process.argv.slice(2));
   const design = onlyPart(await readInput(input), part);
-  await prepareInNode(design, format.extension);
-  const refusal = format.refuses?.(design, { dpi });
-  if (refusal) throw new Failure(refusal, EXIT_FAILED);
-  await writeWhole(output, await format.make(design, { dpi }));
-  const told = format.tells?.(design);
-  if (told) process.stderr.write(`${output}: ${told}\n`);
+  const made = await makeFile(design, format, options, NODE_HOST);
+  if ("problems" in made) throw new Failure(made.problems.map(problemLine).join("\n"), EXIT_BAD_DESIGN);
+  if ("refusal" in made) throw new Failure(made.refusal, EXIT_FAILED);
+  await writeWhole(output, made.file);
+  for (const note of made.notes) process.stderr.write(`${output}: ${note}\n`);
 }
 
 main().catch((error: unknown) => {

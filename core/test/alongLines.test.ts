@@ -88,7 +88,7 @@ describe("along", () => {
   test("a part without a line leaves nothing, in words; one that is not there is a problem at the rule", () => {
     const empty = partOf(onLine({ kind: "drawn", paths: [] }, along({})));
     expect(empty.geometry.placements.count).toBe(1);
-    expect(empty.geometry.told.join()).toContain("has no line");
+    expect(empty.geometry.notes.join()).toContain("has no line");
   });
 });
 

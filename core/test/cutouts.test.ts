@@ -2,7 +2,6 @@ import { beforeAll, describe, expect, test } from "@jest/globals";
 import {
   boxOfPath,
   buildScene,
-  makeSvg,
   needsOf,
   readDesign,
   SceneBuilder,
@@ -14,6 +13,7 @@ import {
 import { areaOfPath } from "../src/geometry/path";
 import { designWith, partDesign } from "./testDesign";
 import { withGeometryEngine } from "./prepared";
+import { svgOf } from "./making";
 
 beforeAll(withGeometryEngine);
 
@@ -53,7 +53,7 @@ describe("cutouts", () => {
   });
 
   test("keep curves curves in the file that is made", () => {
-    const svg = makeSvg(
+    const svg = svgOf(
       partDesign({ kind: "disc", radius: 20 }, [], { cutouts: [{ kind: "petal", length: 30, width: 10 }] }),
     );
     const outline = /<path id="motif-a" d="([^"]+)"/.exec(svg)?.[1] ?? "";

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { arrange, buildScene, type Design } from "../src";
-import { areaOfPath } from "../src/geometry/path";
+import { arrange, buildScene, combine, type Design, type Path } from "../src";
+import { areaOfPath, transformPath } from "../src/geometry/path";
 import { withGeometryEngine } from "./prepared";
 import { outlinesOf, partOf } from "./scenes";
 import { designWith } from "./testDesign";
@@ -37,8 +37,37 @@ const rule = fc.oneof(
 );
 
 const MOST_COPIES = 24;
+/** Ornaments whose copies share edges, arcs and points on purpose. */
+const sharing = fc.oneof(
+  fc.record({ sides: whole(3, 8), radius: whole(5, 25), count: whole(2, 12) }).map(({ sides, radius, count }) => ({
+    motif: { kind: "polygon", sides, radius },
+    rules: [{ kind: "turn", count }, { kind: "reflect" }],
+  })),
+  fc.record({ count: whole(3, 12), over: whole(-5, 20), outer: whole(10, 30) }).map(({ count, over, outer }) => ({
+    motif: { kind: "sector", outer, inner: outer / 3, from: 0, to: 360 / count + over },
+    rules: [{ kind: "turn", count }],
+  })),
+  fc.record({ columns: whole(1, 4), rows: whole(1, 4), width: whole(4, 12) }).map(({ columns, rows, width }) => ({
+    motif: { kind: "rectangle", width, height: 5 },
+    rules: [{ kind: "grid", lattice: "brick", columns, rows, pitch: { x: width, y: 5 } }],
+  })),
+  fc.record({ columns: whole(2, 4), radius: whole(4, 12) }).map(({ columns, radius }) => ({
+    motif: { kind: "polygon", sides: 6, radius },
+    rules: [{ kind: "grid", lattice: "hex", columns, rows: 3, pitch: radius * Math.sqrt(3) }],
+  })),
+  fc.record({ radius: whole(4, 25), count: whole(2, 9) }).map(({ radius, count }) => ({
+    motif: { kind: "disc", radius },
+    rules: [
+      { kind: "ring", count, radius },
+      { kind: "turn", count: 2 },
+    ],
+  })),
+);
+
+const general = fc.record({ motif, rules: fc.array(rule, { minLength: 1, maxLength: 2 }) });
+
 const copies = fc
-  .record({ motif, rules: fc.array(rule, { minLength: 1, maxLength: 2 }) })
+  .oneof(general, sharing)
   .filter((own) => partOf(designOf(own, {})).geometry.placements.count <= MOST_COPIES);
 
 interface Copies {
@@ -67,7 +96,7 @@ function areaOf(design: Design): number {
 /** Areas agree within what curves are flattened to: a thousandth of all that lies over each other. */
 const NEAR = 1;
 const SHARE = 0.002;
-const runs = { numRuns: 8 };
+const runs = { numRuns: 10 };
 
 describe("whatever is joined", () => {
   test("merged copies cover at least the largest of them and at most all together; even-odd what an odd number covers", () => {
@@ -128,6 +157,22 @@ describe("whatever is joined", () => {
         expect(placements.matrices.every(Number.isFinite)).toBe(true);
         expect(buildScene(moved).problems).toEqual([]);
         if (mode !== "weave") expect(Math.abs(areaOf(moved) - areaOf(designOf(own, { mode })))).toBeLessThan(NEAR);
+      }),
+      runs,
+    );
+  });
+
+  test("a thousandth or a thousand times as large, and far away, it has the same loops and faces", () => {
+    fc.assert(
+      fc.property(copies, fc.constantFrom(1e-3, 0.07, 11, 1e3), fc.constantFrom(0, 1e4), (own, scale, away) => {
+        const outlines = outlinesOf(partOf(designOf(own, {})));
+        const carried = outlines.map((path) => transformPath(path, [scale, 0, 0, scale, away, -away]));
+        const counts = (paths: readonly Path[]) => ({
+          loops: combine(paths, "union").length,
+          alternating: combine([paths.flat()], "union", "evenodd").length,
+          faces: arrange(paths).faces.length,
+        });
+        expect(counts(carried)).toEqual(counts(outlines));
       }),
       runs,
     );

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
-import { makeSvg, parseDesign, placeGradient, readDesign, writeDesign, type Gradient } from "../src";
+import { parseDesign, placeGradient, readDesign, writeDesign, type Gradient } from "../src";
 import { partDesign } from "./testDesign";
 import { partOf } from "./scenes";
+import { svgOf } from "./making";
 
 const BOX = { left: -10, top: -20, right: 30, bottom: 10 };
 const stops = [
@@ -74,14 +75,14 @@ describe("gradients in a design", () => {
   });
 
   test("in SVG: one for each outline over each copy, one for each copy over the whole", () => {
-    const whole = makeSvg(design);
+    const whole = svgOf(design);
     expect(whole.match(/<linearGradient /g)).toHaveLength(3);
     expect(whole.match(/gradientTransform=/g)).toHaveLength(3);
-    expect(whole).toContain(`fill="url(#fill-a-3)"`);
-    const each = makeSvg(
+    expect(whole).toContain(`fill="url(#fill-a.3)"`);
+    const each = svgOf(
       partDesign({ kind: "disc" }, [{ kind: "turn", count: 3 }], { finish: { fill: { ...fill, over: "copy" } } }),
     );
     expect(each.match(/<linearGradient /g)).toHaveLength(1);
-    expect(each.match(/fill="url\(#fill-a-1\)"/g)).toHaveLength(3);
+    expect(each.match(/fill="url\(#fill-a\.1\)"/g)).toHaveLength(3);
   });
 });

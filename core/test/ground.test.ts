@@ -1,25 +1,11 @@
 import { beforeAll, describe, expect, test } from "@jest/globals";
-import { readFile } from "node:fs/promises";
-import { createRequire } from "node:module";
 import { PNG } from "pngjs";
-import {
-  buildScene,
-  formatOf,
-  groundColor,
-  makePng,
-  makeSvg,
-  parseDesign,
-  readDesign,
-  SceneBuilder,
-  tileOfDesign,
-  writeDesign,
-} from "../src";
-import { loadRasteriser } from "../src/make/png";
+import { buildScene, groundColor, parseDesign, readDesign, SceneBuilder, writeDesign } from "../src";
 import { designWith } from "./testDesign";
+import { notesOf, pngOf, svgOf, tileOf } from "./making";
+import { withRasteriser } from "./prepared";
 
-beforeAll(() =>
-  loadRasteriser(() => readFile(createRequire(import.meta.url).resolve("@resvg/resvg-wasm/index_bg.wasm"))),
-);
+beforeAll(withRasteriser);
 
 const stops = [
   { at: 0, color: "palette:deep" },
@@ -37,7 +23,7 @@ function colorAt(picture: PNG, x: number, y: number): number[] {
   return [...picture.data.subarray((y * picture.width + x) * 4, (y * picture.width + x) * 4 + 4)];
 }
 
-const pictureOf = (design: Parameters<typeof makePng>[0]) => PNG.sync.read(Buffer.from(makePng(design, 100)));
+const pictureOf = (design: Parameters<typeof pngOf>[0]) => PNG.sync.read(Buffer.from(pngOf(design, 100)));
 
 describe("the ground of the sheet", () => {
   test("survives a round trip as a colour, as nothing and as a fill, defaults left out", () => {
@@ -96,7 +82,7 @@ describe("the ground of the sheet", () => {
     expect(red).toBeGreaterThan(green + 80);
     const [otherRed = 0, otherGreen = 0] = colorAt(picture, 98, 38);
     expect(otherGreen).toBeGreaterThan(otherRed + 50);
-    expect(formatOf("svg")?.tells?.(design)).toContain("pools of colour");
+    expect(notesOf("svg", design)).toContain("pools of colour");
   });
 
   test("colours that would take turns count as their first; half clear ones let the paper through", () => {
@@ -111,10 +97,10 @@ describe("the ground of the sheet", () => {
       { id: "a", motif: { kind: "disc", radius: 3 }, rules: [{ kind: "grid", columns: 3, rows: 3, pitch: 10 }] },
     ];
     const design = sheetWith({ kind: "linear", stops }, { parts });
-    const tile = tileOfDesign(design);
+    const tile = tileOf(design);
     expect(tile?.scene.sheet.ground).toEqual({ kind: "flat", color: "#636363" });
-    expect(formatOf("tile.svg")?.tells?.(design)).toContain("middle colour");
-    expect(formatOf("tile.svg")?.tells?.(sheetWith("#102030", { parts }))).toBeNull();
+    expect(notesOf("tile.svg", design)).toContain("middle colour");
+    expect(notesOf("tile.svg", sheetWith("#102030", { parts }))).toBe("");
   });
 
   test("is the same object while it does not change, as every part is", () => {
@@ -127,13 +113,13 @@ describe("the ground of the sheet", () => {
   });
 
   test("lies under every part, and no part's name can be taken for its", () => {
-    const svg = makeSvg(sheetWith({ kind: "radial", stops }, { parts: [{ id: "sheet", motif: { kind: "disc" } }] }));
+    const svg = svgOf(sheetWith({ kind: "radial", stops }, { parts: [{ id: "sheet", motif: { kind: "disc" } }] }));
     const ids = [...svg.matchAll(/ id="([^"]+)"/g)].map(([, id]) => id);
     expect(new Set(ids).size).toBe(ids.length);
-    expect(ids).toContain("fill-sheet.ground-1");
-    const ground = svg.indexOf('<rect x="-50" y="-20" width="100" height="40" fill="url(#fill-sheet.ground-1)"/>');
+    expect(ids).toContain("fill-sheet.ground.1");
+    const ground = svg.indexOf('<rect x="-50" y="-20" width="100" height="40" fill="url(#fill-sheet.ground.1)"/>');
     expect(ground).toBeGreaterThan(0);
-    expect(ground).toBeLessThan(svg.indexOf('<g id="sheet"'));
+    expect(ground).toBeLessThan(svg.indexOf('<g id="part-sheet"'));
   });
 });
 
@@ -144,7 +130,7 @@ describe("clear copies in an SVG", () => {
   ];
   const clear = { fill: "#AA000080", opacity: 0.5 };
   const oneOf = (finish: object) =>
-    makeSvg(designWith({ parts: [{ id: "a", motif: { kind: "disc" }, finish }] })).match(/<use [^>]*>/)?.[0];
+    svgOf(designWith({ parts: [{ id: "a", motif: { kind: "disc" }, finish }] })).match(/<use [^>]*>/)?.[0];
 
   test("painted once, they are as clear as their paint: 128/255 of a half", () => {
     expect(oneOf(clear)).toContain('fill-opacity="0.251"');

@@ -4,10 +4,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "@jest/globals";
 import { PNG } from "pngjs";
-import { importSvg, makeSvg, type SvgSourceValue } from "../src";
+import { importSvg, type SvgSourceValue } from "../src";
 import { designWith } from "./testDesign";
 import { differenceOf } from "./pictureDifference";
 import { withGeometryEngine } from "./prepared";
+import { svgOf } from "./making";
 
 beforeAll(withGeometryEngine);
 
@@ -43,7 +44,7 @@ function madeAgain(source: SvgSourceValue, name: string): string {
     parts: [{ id: "picture", motif: { kind: "svg", source } }],
   });
   const file = join(aside, name);
-  writeFileSync(file, makeSvg(design));
+  writeFileSync(file, svgOf(design));
   return file;
 }
 
@@ -103,8 +104,7 @@ describe("sizes and what is left out", () => {
     const source = imported(
       svg(`width="40mm" height="20mm" viewBox="0 0 4 2"`, `<rect width="4" height="2" fill="red"/>`),
     );
-    const made = (more: object) =>
-      makeSvg(designWith({ parts: [{ id: "a", motif: { kind: "svg", source, ...more } }] }));
+    const made = (more: object) => svgOf(designWith({ parts: [{ id: "a", motif: { kind: "svg", source, ...more } }] }));
     expect(made({ width: 80 })).toContain("M-40 -20L40 -20L40 20L-40 20");
     expect(made({ width: 80, height: 10 })).toContain("M-40 -5L40 -5");
     expect(made({})).toMatch(/<path[^>]*fill="#FF0000"/);

@@ -6,6 +6,7 @@ import { makeSceneJson } from "../src/make/sceneJson";
 import { withGeometryEngine } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
 import { partOf } from "./scenes";
+import { subjectOf } from "../src/make/subject";
 
 beforeAll(withGeometryEngine);
 
@@ -256,6 +257,6 @@ test("the scene file has the copies, and the outlines a join computed", () => {
   const design = partDesign({ kind: "disc", radius: 12 }, [{ kind: "ring", count: 12, radius: 20 }], {
     join: { mode: "merge" },
   });
-  const scene: unknown = JSON.parse(makeSceneJson(design));
+  const scene: unknown = JSON.parse(makeSceneJson(subjectOf(design).scene));
   expect(scene).toMatchObject({ parts: [{ motifs: 12, outlines: [expect.stringMatching(/^M/)] }] });
 });

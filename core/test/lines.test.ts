@@ -3,7 +3,7 @@ import { areaOfPath, type Path } from "../src/geometry/path";
 import { monotone } from "../src/geometry/monotone";
 import { flattenPath } from "../src/geometry/flatten";
 import { combine } from "../src/geometry/boolean/boolean";
-import { boxOfPath, dressLines, type PartScene, type Piece } from "../src";
+import { boxOfPath, strokesAsAreas, type PartScene, type Piece } from "../src";
 import { dotsAlong } from "../src/finish/line/intervals";
 import { withGeometryEngine } from "./prepared";
 import { partDesign } from "./testDesign";
@@ -15,7 +15,7 @@ const lined = (motif: object, line: object): PartScene =>
   partOf(partDesign(motif, [], { finish: { fill: null, line } }));
 
 function linePieces({ geometry, finish }: PartScene): Piece[] {
-  return dressLines(geometry.shapes, finish.line).flatMap(({ pieces }) =>
+  return strokesAsAreas(geometry.shapes, finish.line).flatMap(({ pieces }) =>
     (pieces ?? []).filter(
       ({ fill }) => fill === "line" || (typeof fill === "object" && fill !== null && "along" in fill),
     ),

@@ -1,8 +1,10 @@
 import { describe, expect, test } from "@jest/globals";
 import { makeSceneJson } from "../src/make/sceneJson";
-import { decimals } from "../src/make/decimals";
-import { FORMATS, formatOf, makeSvg, openDesign, pathData, readEmbeddedDesign } from "../src";
+import { decimals } from "../src/geometry/decimals";
+import { FORMATS, formatOf, openDesign, pathData, readEmbeddedDesign } from "../src";
 import { designWith, partDesign } from "./testDesign";
+import { svgOf } from "./making";
+import { subjectOf } from "../src/make/subject";
 
 const ROSETTE = designWith({
   name: "Rosette & <friends>",
@@ -26,7 +28,7 @@ const ROSETTE = designWith({
 });
 
 describe("SVG", () => {
-  const svg = makeSvg(ROSETTE);
+  const svg = svgOf(ROSETTE);
 
   test("has one path a motif, one use a copy, and the sheet's real size", () => {
     expect(svg.match(/<path /g)).toHaveLength(1);
@@ -59,7 +61,7 @@ describe("SVG", () => {
   });
 
   test("hostile text in names stays text", () => {
-    const hostile = makeSvg(designWith({ name: '"><script>alert(1)</script>' }));
+    const hostile = svgOf(designWith({ name: '"><script>alert(1)</script>' }));
     expect(hostile).not.toContain("<script");
     expect(openDesign(hostile).design?.name).toBe('"><script>alert(1)</script>');
   });
@@ -68,7 +70,7 @@ describe("SVG", () => {
 describe("other formats", () => {
   test("scene.json has the matrices in order and the box", () => {
     const scene = JSON.parse(
-      makeSceneJson(partDesign({ kind: "disc", radius: 5 }, [{ kind: "ring", count: 4, radius: 30 }])),
+      makeSceneJson(subjectOf(partDesign({ kind: "disc", radius: 5 }, [{ kind: "ring", count: 4, radius: 30 }])).scene),
     );
     expect(scene.parts).toHaveLength(1);
     expect(scene.parts[0]).toMatchObject({ id: "a", motifs: 4 });
@@ -87,6 +89,16 @@ describe("other formats", () => {
       "png",
       "tile.svg",
       "tile.png",
+      "stl",
+      "3mf",
+      "obj",
+      "glb",
+      "print.pdf",
+      "print.png",
+      "gcode",
+      "dxf",
+      "cut.svg",
+      "cut.pdf",
       "petal.json",
       "scene.json",
     ]);

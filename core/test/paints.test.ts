@@ -4,7 +4,7 @@ import { colorAt, colorOfPainting, polar, rotation, translation, multiply, type 
 import { facetLight } from "../src/finish/effects/facets";
 import { cellNoise } from "../src/finish/effects/hash";
 import { dashesOf, dotsAlong, shadesOf } from "../src/finish/line/intervals";
-import { mixRamp } from "../src/finish/ramp";
+import { mixRamp } from "../src/finish/mixing";
 import { channelsOf, pdfLine, pdfMatrix, pdfPath } from "../src/make/pdf/operators";
 import { copyReader } from "../src/rules/copyNames";
 import { facingOf, standing } from "../src/rules/facing";
@@ -185,7 +185,7 @@ describe("seeded textures", () => {
     top: -15,
     scale: 2,
   };
-  const facets = (more: object) => facetLight({ kind: "facets", size: 5, strength: 0.5, seed: 1, ...more }, coverage);
+  const facets = (more: object) => facetLight({ size: 5, strength: 0.5, seed: 1, ...more }, coverage);
 
   test("facets are as strong as asked, both light and dark, and stay where they are when the picture is moved", () => {
     const light = facets({});
@@ -195,7 +195,7 @@ describe("seeded textures", () => {
     expect([...facets({ strength: 0 })].every((value) => value === 0)).toBe(true);
     expect(facets({ seed: 2 })).not.toEqual(light);
     // Five millimetres to the right are ten pixels.
-    const moved = facetLight({ kind: "facets", size: 5, strength: 0.5, seed: 1 }, { ...coverage, left: -10 });
+    const moved = facetLight({ size: 5, strength: 0.5, seed: 1 }, { ...coverage, left: -10 });
     for (let row = 0; row < 60; row += 7)
       for (let column = 0; column < 50; column += 7)
         expect(moved[row * 60 + column]).toBeCloseTo(light[row * 60 + column + 10] ?? NaN, 5);

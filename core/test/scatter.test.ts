@@ -33,7 +33,7 @@ describe("scatter", () => {
   test("where there is no more room it says so, and what there is covers the region", () => {
     const part = partOf(partDesign(DOT, scatter({ count: 5_000, gap: 10 })));
     const feet = feetOf(part);
-    expect(part.geometry.told.join()).toContain(`room for ${feet.length} of 5,000`);
+    expect(part.geometry.notes.join()).toContain(`room for ${feet.length} of 5,000`);
     // A random packing with no more room holds about 0.7 points in a square of the gap's side.
     const share = (feet.length * 100) / 200 ** 2;
     expect(share).toBeGreaterThan(0.66);

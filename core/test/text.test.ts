@@ -112,6 +112,6 @@ describe("lettering", () => {
   test("letters a font has not are told", () => {
     expect(missingLetters("Bäder 漢", "alegreya-sans")).toEqual(["漢"]);
     const [part] = buildScene(partDesign({ kind: "text", text: "漢" })).parts;
-    expect(part?.geometry.told[0]).toContain("Alegreya Sans has no letter for 漢");
+    expect(part?.geometry.notes[0]).toContain("Alegreya Sans has no letter for 漢");
   });
 });

@@ -2,29 +2,25 @@ import { beforeAll, describe, expect, test } from "@jest/globals";
 import { PNG } from "pngjs";
 import {
   buildScene,
-  bakedCopies,
-  boxOfGeometry,
-  formatOf,
   FRIEZE_SYMBOLS,
   lineArtOf,
+  subjectOf,
+  USUAL_OPTIONS,
   PLANE_GROUP_SYMBOLS,
   readDesign,
-  tileOfDesign,
   writeDesign,
   type Design,
 } from "../src";
-import { areaOfPath } from "../src/geometry/path";
-import { loadRasteriser, pngOfScene } from "../src/make/png";
-import { readFile } from "node:fs/promises";
-import { createRequire } from "node:module";
+import { pngOfScene } from "../src/make/png";
 import { differenceOf } from "./pictureDifference";
-import { withGeometryEngine } from "./prepared";
+import { withGeometryEngine, withRasteriser } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
 import { partOf } from "./scenes";
+import { flatFormat, tileOf } from "./making";
 
 beforeAll(async () => {
   await withGeometryEngine();
-  await loadRasteriser(() => readFile(createRequire(import.meta.url).resolve("@resvg/resvg-wasm/index_bg.wasm")));
+  await withRasteriser();
 });
 
 const motif = {
@@ -43,7 +39,7 @@ const motif = {
 
 /** How much a tile differs from what stands a whole tile further: nothing, where it has no seam. */
 function seamOf(design: Design, dx: number, dy: number): number {
-  const tile = tileOfDesign(design);
+  const tile = tileOf(design);
   if (!tile) throw new Error("no tile");
   const { left, top, right, bottom } = tile.frame;
   const [x, y] = [(right - left) * dx, (bottom - top) * dy];
@@ -66,7 +62,7 @@ describe("the seamless tile", () => {
 
   test.each(FRIEZE_SYMBOLS)("of the border %s: its ends meet", (group) => {
     const design = partDesign(motif, [{ kind: "border", group, count: 3, pitch: 30 }]);
-    const tile = tileOfDesign(design);
+    const tile = tileOf(design);
     expect((tile?.frame.right ?? 0) - (tile?.frame.left ?? 0)).toBeCloseTo(30, 9);
     expect(seamOf(design, 1, 0)).toBeLessThan(0.001);
   });
@@ -74,16 +70,21 @@ describe("the seamless tile", () => {
   test("what does not repeat in it is left out and told; where nothing repeats there is none", () => {
     const grid = { id: "grid", motif, rules: [{ kind: "grid", pitch: 20 }] };
     const disc = { id: "disc", name: "Lone disc", motif: { kind: "disc", radius: 9 } };
-    expect(tileOfDesign(designWith({ parts: [grid, disc] }))?.leftOut).toEqual(["Lone disc"]);
+    expect(tileOf(designWith({ parts: [grid, disc] }))?.leftOut).toEqual([
+      "Lone disc: it repeats neither in a grid nor in a border that runs level",
+    ]);
     const alone = designWith({ parts: [disc] });
-    expect(tileOfDesign(alone)).toBeNull();
-    expect(formatOf("a.tile.svg")?.refuses?.(alone, { dpi: 96 })).toContain("no part of this design repeats");
+    expect(tileOf(alone)).toBeNull();
+    expect(flatFormat("tile.svg").refuses?.(subjectOf(alone), USUAL_OPTIONS)).toContain(
+      "no part of this design repeats",
+    );
   });
 
   test("its SVG has the tile's own size", () => {
-    const made = formatOf("a.tile.svg")?.make(partDesign(motif, [{ kind: "grid", lattice: "hex", pitch: 20 }]), {
-      dpi: 96,
-    });
+    const made = flatFormat("tile.svg").make(
+      subjectOf(partDesign(motif, [{ kind: "grid", lattice: "hex", pitch: 20 }])),
+      USUAL_OPTIONS,
+    );
     expect(made).toEqual(expect.stringContaining('width="20mm" height="34.64102mm"'));
   });
 });
@@ -115,35 +116,6 @@ describe("line art", () => {
       expect(join.colors).toEqual(join.mode === "faces" ? [null] : []);
     }
     expect(buildScene(lineArtOf(design, 0.4)).problems).toEqual([]);
-  });
-});
-
-describe("baking copies", () => {
-  const ring = [{ kind: "ring", count: 6, radius: 30 }];
-
-  test("merged copies become one drawn outline of the same area and place", () => {
-    const part = partOf(
-      partDesign({ kind: "disc", radius: 20 }, ring, { join: { mode: "merge" }, at: { x: 12, turn: 20 } }),
-    );
-    const baked = partOf(designWith({ parts: [{ id: "a", motif: bakedCopies(part) }] }));
-    expect(baked.geometry.placements.count).toBe(1);
-    expect(areaOfPath(baked.geometry.path)).toBeCloseTo(areaOfPath(part.geometry.shapes[0]?.path ?? []), 3);
-    const [before, after] = [boxOfGeometry(part.geometry), boxOfGeometry(baked.geometry)];
-    expect(after.left).toBeCloseTo(before.left, 6);
-    expect(after.bottom).toBeCloseTo(before.bottom, 6);
-  });
-
-  test("faces keep their colours, as a picture of their own", () => {
-    const join = { mode: "faces", colors: ["#AA0000", "#00AA00"] };
-    const part = partOf(partDesign({ kind: "disc", radius: 20 }, ring, { join }));
-    const motifBaked = bakedCopies(part);
-    expect(motifBaked.kind).toBe("svg");
-    const baked = partOf(designWith({ parts: [{ id: "a", motif: motifBaked }] }));
-    const fills = baked.geometry.shapes[0]?.pieces?.map(({ fill }) =>
-      typeof fill === "object" && fill && "own" in fill ? fill.own : null,
-    );
-    expect(new Set(fills)).toEqual(new Set(["#AA0000", "#00AA00", null]));
-    expect(boxOfGeometry(baked.geometry).left).toBeCloseTo(boxOfGeometry(part.geometry).left, 3);
   });
 });
 

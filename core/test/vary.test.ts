@@ -1,7 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
-import { buildScene, colorAt, makeSvg, readDesign, SceneBuilder, valuesOfVary } from "../src";
+import { buildScene, colorAt, readDesign, SceneBuilder, valuesOfVary } from "../src";
 import { designWith, partDesign } from "./testDesign";
 import { feetOf, matricesOf, partOf } from "./scenes";
+import { svgOf } from "./making";
 
 const PETAL = { kind: "petal" };
 const ring = { kind: "ring", count: 6, radius: 30 };
@@ -78,7 +79,7 @@ describe("vary", () => {
     expect([...(geometry.placements.opacity ?? [])]).toEqual([1, 0.9, 0.8, 0.7, 0.6, 0.5]);
     if (!fill) throw new Error("no fill");
     expect([0, 1, 2].map(colorAt(fill, geometry.placements))).toEqual(["#000000", "#FFFFFF", "#000000"]);
-    const uses = makeSvg(design)
+    const uses = svgOf(design)
       .split("\n")
       .filter((line) => line.startsWith("<use"));
     expect(uses[5]).toContain(`fill="#FFFFFF"`);

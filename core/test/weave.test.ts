@@ -147,13 +147,13 @@ describe("what lies under is cut", () => {
     const part = woven({ kind: "svg", source }, [{ kind: "step", count: 2, move: { x: 4, y: 4 } }], {
       fill: "#1E6F5C",
     });
-    expect(part.geometry.told.join()).toContain("the motif’s own colours show only while they are apart");
+    expect(part.geometry.notes.join()).toContain("the motif’s own colours show only while they are apart");
     expect(part.geometry.shapes.every(({ pieces }) => pieces === null)).toBe(true);
   });
 
   test("without a line or a fill it says what it needs", () => {
     const part = woven({ kind: "line", length: 40 }, cross, { fill: null, line: null });
-    expect(part.geometry.told.join()).toContain("a weave needs bands");
+    expect(part.geometry.notes.join()).toContain("a weave needs bands");
   });
 });
 

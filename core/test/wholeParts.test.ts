@@ -1,7 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
-import { boxOfGeometry, makeSvg, readDesign, SceneBuilder } from "../src";
+import { boxOfGeometry, readDesign, SceneBuilder } from "../src";
 import { designWith } from "./testDesign";
 import { partOf } from "./scenes";
+import { svgOf } from "./making";
 
 const rosette = (more: object = {}) => ({
   id: "rosette",
@@ -29,7 +30,7 @@ describe("a part as another part's motif", () => {
     expect(pieces[0]?.line).toMatchObject({ width: 0.4, paint: { own: "#333333" } });
     const reach = boxOfGeometry(part.geometry);
     expect(reach.top).toBeCloseTo(-60, 6);
-    const svg = makeSvg(design);
+    const svg = svgOf(design);
     expect(svg.match(/<use /g)).toHaveLength(3);
     expect(svg).toContain(`fill="#222222"`);
   });

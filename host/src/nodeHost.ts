@@ -1,19 +1,13 @@
 import { readFile } from "node:fs/promises";
 import { createRequire } from "node:module";
-import { formatOf, loadRasteriser, prepareFor, type Design, type Host } from "@twin-petal/core";
+import type { MakeHost } from "@twin-petal/core";
 
 const installed = (file: string) => readFile(createRequire(import.meta.url).resolve(file));
 
 /** Where Node finds what the core needs: in the installed packages. */
-const NODE_HOST: Host = {
+export const NODE_HOST: MakeHost = {
   geometryEngine: () => installed("clipper2-wasm/dist/umd/clipper2z.wasm"),
+  solidEngine: () => installed("manifold-3d/manifold.wasm"),
   font: ({ file }) => installed(file),
+  rasteriser: () => installed("@resvg/resvg-wasm/index_bg.wasm"),
 };
-
-/** Loads what a design needs before it is drawn, and the rasteriser for formats that are pictures. */
-export async function prepareInNode(design: Design, as: string): Promise<void> {
-  await prepareFor(design, NODE_HOST);
-  if (formatOf(as)?.needsRasteriser?.(design)) {
-    await loadRasteriser(() => installed("@resvg/resvg-wasm/index_bg.wasm"));
-  }
-}

@@ -5,36 +5,48 @@ import helmet from "helmet";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DesignStore } from "./db/designStore";
-import type { Maker } from "./maker";
+import type { Jobs } from "./jobs/jobs";
+import { knownHost } from "./knownHost";
+import type { Pictures } from "./pictures";
+import type { Pools } from "./pools";
 import { notFound, problemHandler } from "./problem";
 import { designRoutes } from "./routes/designs";
+import { jobRoutes } from "./routes/jobs";
 import { makeRoutes } from "./routes/make";
 import { sameOrigin } from "./sameOrigin";
 
 interface Parts {
   readonly store: DesignStore;
-  readonly maker: Maker;
+  readonly pools: Pools;
+  readonly pictures: Pictures;
+  readonly jobs: Jobs;
   readonly logger: Logger;
   /** Folder of the built interface. */
   readonly webFolder: string;
+  /** Names this machine is called by. */
+  readonly hosts: ReadonlySet<string>;
 }
 
 /** The application over HTTP: the calls under /api, and the interface for every other path. */
-export function createApp({ store, maker, logger, webFolder }: Parts): Express {
+export function createApp({ store, pools, pictures, jobs, logger, webFolder, hosts }: Parts): Express {
   const app = express();
   app.use(pinoHttp({ logger }));
   app.use(safeHeaders());
+  app.use(knownHost(hosts));
   app.use(compression());
   app.use("/api", sameOrigin);
   app.get("/api/health", (_request, response) => {
     response.json({ ok: true, uptime: Math.round(process.uptime()) });
   });
-  app.use("/api/designs", designRoutes(store, maker));
-  app.use("/api/make", makeRoutes(maker));
+  app.use("/api/designs", designRoutes(store, pools, pictures));
+  app.use("/api/make", makeRoutes(pools));
+  app.use("/api/jobs", jobRoutes(jobs));
   app.use("/api", notFound);
   // Names in assets/ carry their content's hash, so they can be kept for good.
   app.use("/assets", express.static(join(webFolder, "assets"), ASSET_OPTIONS));
   app.use(express.static(webFolder, { index: false }));
+  // A path that names a file is none of the interface's screens.
+  app.get(/\.[^/]+$/, notFound);
   app.get("/{*path}", (_request, response) => {
     response.set("Cache-Control", "no-cache").sendFile("index.html", { root: webFolder });
   });

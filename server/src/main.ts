@@ -5,20 +5,31 @@ import { createApp } from "./app";
 import { openDatabase } from "./db/database";
 import { DesignStore } from "./db/designStore";
 import { seed } from "./db/seed";
-import { Maker } from "./maker";
+import { Jobs } from "./jobs/jobs";
+import { JobStore } from "./jobs/jobStore";
+import { Pictures } from "./pictures";
+import { Pools } from "./pools";
+import { knownHosts } from "./knownHost";
 import { inRepository, readSettings, SettingError, type Settings } from "./settings";
 
 async function main(settings: Settings): Promise<void> {
   const { db, close } = await openDatabase(settings);
   const store = new DesignStore(db);
-  await seed(store, inRepository("demo"));
-  const maker = new Maker();
+  const pools = new Pools();
+  const jobStore = new JobStore(db);
+  await jobStore.interruptAll();
+  const jobs = new Jobs(jobStore);
+  await seed(store, pools, inRepository("demo"));
   const logger = pino({ level: settings.logLevel });
-  const server = createServer(createApp({ store, maker, logger, webFolder: inRepository("web/dist") }));
+  const pictures = new Pictures(store, pools, (error) => logger.warn({ err: error }, "no picture"));
+  const webFolder = inRepository("web/dist");
+  const server = createServer(
+    createApp({ store, pools, pictures, jobs, logger, webFolder, hosts: knownHosts(settings) }),
+  );
 
   const stop = () => {
     server.close(() => {
-      void maker.close().then(close);
+      void Promise.all([pools.close(), jobs.close()]).then(close);
     });
     server.closeAllConnections();
   };

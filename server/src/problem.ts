@@ -31,6 +31,20 @@ export const notFound: RequestHandler = (request) => {
   throw new HttpProblem(404, `There is nothing at ${request.path}.`);
 };
 
+/** What the framework throws for requests that cannot be understood, and for files that are not there. */
+interface RequestError {
+  readonly status: number;
+}
+
+function isRequestError(error: unknown): error is RequestError {
+  return error instanceof Error && "status" in error && typeof error.status === "number";
+}
+
+function fromRequestError({ status }: RequestError, path: string): HttpProblem | null {
+  if (status === 404) return new HttpProblem(404, `There is nothing at ${path}.`);
+  return status >= 400 && status < 500 ? new HttpProblem(status, "The request cannot be understood.") : null;
+}
+
 interface BodyError {
   readonly type: string;
   readonly limit?: number;
@@ -45,8 +59,6 @@ function fromBodyError({ type, limit }: BodyError): HttpProblem | null {
   switch (type) {
     case "entity.too.large":
       return new HttpProblem(413, `The body is larger than ${Math.round((limit ?? 0) / 2 ** 20)} MB.`, { limit });
-    case "entity.parse.failed":
-      return new HttpProblem(400, "The body is no JSON.");
     case "encoding.unsupported":
     case "charset.unsupported":
       return new HttpProblem(415, "The body must be JSON in UTF-8.");
@@ -59,7 +71,9 @@ function fromBodyError({ type, limit }: BodyError): HttpProblem | null {
 export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
   if (response.headersSent) return next(error);
   if (error instanceof HttpProblem) return send(response, error);
-  const known = isBodyError(error) ? fromBodyError(error) : null;
+  const known =
+    (isBodyError(error) ? fromBodyError(error) : null) ??
+    (isRequestError(error) ? fromRequestError(error, request.path) : null);
   if (known) return send(response, known);
   request.log.error({ err: error }, "unexpected");
   send(response, new HttpProblem(500, "Something went wrong here; the design was not changed. Try again."));

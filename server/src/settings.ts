@@ -9,6 +9,8 @@ export interface Settings {
   /** A libSQL server in place of the embedded file. */
   readonly databaseUrl: string | undefined;
   readonly logLevel: string;
+  /** Names this machine may be called by beside its own. */
+  readonly allowedHosts: readonly string[];
 }
 
 /** A setting that cannot be used, told in words. */
@@ -30,5 +32,6 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     dataFolder: environment.TWIN_PETAL_DATA ?? inRepository("data"),
     databaseUrl: environment.DATABASE_URL,
     logLevel: environment.LOG_LEVEL ?? "warn",
+    allowedHosts: (environment.ALLOWED_HOSTS ?? "").split(",").flatMap((name) => name.trim() || []),
   };
 }

@@ -1,45 +1,9 @@
-import { readdirSync } from "node:fs";
-import { afterAll, beforeAll, describe, expect, test } from "@jest/globals";
-import { newDataFolder, startServer, type Running } from "./running";
+import { describe, expect, test } from "@jest/globals";
+import { answer } from "./calls";
+import { newDataFolder, startServer } from "./running";
+import { DEMO, DESIGN, served } from "./served";
 
-const DESIGN = {
-  format: "twin-petal/1",
-  name: "Vent",
-  parts: [{ id: "a", motif: { kind: "petal" }, rules: [{ kind: "turn", count: 12 }] }],
-};
-
-let server: Running;
-
-beforeAll(async () => {
-  server = await startServer(newDataFolder());
-}, 30_000);
-
-afterAll(() => server.kill());
-
-function call(path: string, init: RequestInit = {}): Promise<Response> {
-  return fetch(server.address + path, init);
-}
-
-function send(method: string, path: string, body: unknown, headers: Record<string, string> = {}): Promise<Response> {
-  const text = typeof body === "string" ? body : JSON.stringify(body);
-  return call(path, { method, body: text, headers: { "Content-Type": "application/json", ...headers } });
-}
-
-/** What answers of the server may hold, each of them some of it. */
-interface Answer {
-  readonly id: string;
-  readonly revision: number;
-  readonly designs: readonly { id: string; name: string; changed: number }[];
-  readonly next: string | null;
-  readonly revisions: readonly { revision: number }[];
-  readonly errors: readonly { path: string; message: string }[];
-  readonly status: number;
-  readonly detail: string;
-}
-
-async function answer(response: Response | Promise<Response>): Promise<Answer> {
-  return JSON.parse(await (await response).text());
-}
+const { address, call, send } = served();
 
 async function create(design: object = DESIGN): Promise<string> {
   const { id } = await answer(send("POST", "/api/designs", design));
@@ -49,7 +13,7 @@ async function create(design: object = DESIGN): Promise<string> {
 describe("designs", () => {
   test("an empty database is seeded with the demo designs", async () => {
     const { designs } = await answer(call("/api/designs?sort=name"));
-    const demo = readdirSync("demo").map((file) => file.replace(".petal.json", ""));
+    const demo = DEMO;
     expect(demo.length).toBeGreaterThanOrEqual(9);
     expect(designs.map(({ id }) => id)).toEqual(expect.arrayContaining(demo));
     expect(designs.find(({ id }) => id === "colouring-card-rosette")).toMatchObject({
@@ -213,7 +177,7 @@ describe("bad input", () => {
   test("another site's page may not change anything", async () => {
     const refused = await send("POST", "/api/designs", DESIGN, { Origin: "http://elsewhere.example" });
     expect(refused.status).toBe(403);
-    expect((await send("POST", "/api/designs", DESIGN, { Origin: server.address })).status).toBe(201);
+    expect((await send("POST", "/api/designs", DESIGN, { Origin: address() })).status).toBe(201);
   });
 });
 
@@ -246,7 +210,7 @@ describe("the server itself", () => {
   });
 
   test("tells in words when its port is in use or is none", async () => {
-    const { port } = new URL(server.address);
+    const { port } = new URL(address());
     await expect(startServer(newDataFolder(), { PORT: port })).rejects.toThrow(`Port ${port} is in use`);
     await expect(startServer(newDataFolder(), { PORT: "many" })).rejects.toThrow("PORT is “many”");
   });
@@ -261,11 +225,11 @@ describe("the server itself", () => {
           body: JSON.stringify({ ...DESIGN, name: `Round ${round} save ${revision}` }),
           headers: { "Content-Type": "application/json", "If-Match": "*" },
         });
-      let answered = 0;
+      let answered = (await answer(put(0))).revision;
       const saving = (async () => {
         for (;;) answered = (await answer(put(answered + 1))).revision;
       })().catch(() => undefined);
-      await new Promise((resolve) => setTimeout(resolve, 150 + 70 * round));
+      await new Promise((resolve) => setTimeout(resolve, 50 + 70 * round));
       await doomed.kill();
       await saving;
       expect(answered).toBeGreaterThan(0);

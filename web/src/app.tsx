@@ -19,6 +19,13 @@ const router = createBrowserRouter([
         <DeskScreen />
       </Suspense>
     ),
+    // The desk and the workshops of a design are screens of one opened design.
+    children: [
+      { index: true, element: <></> },
+      { path: "print", element: <></> },
+      { path: "cut", element: <></> },
+      { path: "solid", element: <></> },
+    ],
   },
   { path: "*", element: <NowhereScreen /> },
 ]);

@@ -1,10 +1,10 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { readDesign, resolveDesign, type Design } from "@twin-petal/core";
+import { number as numberField, readDesign, resolveDesign, type Design } from "@twin-petal/core";
 import { buildStages, stageWords } from "@/desk/bottom/buildStages";
 import { neighboursOf, stepFor, valuesAround } from "@/desk/bottom/neighbourValues";
-import { Currency } from "@/desk/stage/currency";
-import { PictureQueue } from "@/desk/live/pictureQueue";
+import { Freshness } from "@/desk/stage/freshness";
+import { PictureQueue, type PictureWish } from "@/desk/live/pictureQueue";
 import { lookOf, WHOLE } from "@/paint/look";
 import type { NumberAtHand } from "@/store/atHand";
 import { createDeskStore, rehearsed } from "@/store/deskStore";
@@ -33,7 +33,7 @@ const number = (more: Partial<NumberAtHand>): NumberAtHand => ({
   max: 360,
   whole: true,
   nameable: true,
-  tell: (value) => `${value} times`,
+  show: (value) => `${value} times`,
   set: () => undefined,
   setFormula: () => undefined,
   ...more,
@@ -227,33 +227,21 @@ describe("the desk's store", () => {
 });
 
 test("default lengths suit the sheet: as they are on a usual one, larger on a banner, smaller on a token", () => {
-  const fields = { length: field("length", 40), turns: field("count", 3), tip: field("length", 0) };
+  const fields = { length: numberField("length", 40), turns: numberField("count", 3), tip: numberField("length", 0) };
   const on = (width: number, height: number) => scaledDefaults(designOf({ sheet: { width, height } }), fields);
   expect(on(200, 200)).toEqual({});
   expect(on(297, 210)).toEqual({});
   expect(on(2_000, 800)).toEqual({ length: 160 });
   expect(on(30, 60)).toEqual({ length: 6 });
-
-  function field(quantity: "length" | "count", standard: number) {
-    return {
-      type: "number",
-      quantity,
-      default: standard,
-      min: 0,
-      max: 1_000,
-      whole: false,
-      step: 1,
-      resolve: () => standard,
-    } as const;
-  }
 });
 
 describe("small pictures, one after another", () => {
   const size = { width: 10, height: 10 };
+  const wish = (asked: Design): PictureWish => ({ design: asked, around: "own", size, isSolid: false });
   const design = designOf({});
   const picture: SheetPicture = { bitmap: null, trouble: "none" };
   const rested = () => {
-    const currency = new Currency();
+    const currency = new Freshness();
     currency.set(true);
     return currency;
   };
@@ -262,7 +250,7 @@ describe("small pictures, one after another", () => {
     const painted: Design[] = [];
     const others = ["one", "two", "three", "urgent"].map((name) => designOf({ name }));
     const assistant = {
-      sheetPicture: (asked: Design) => {
+      picture: ({ design: asked }: PictureWish) => {
         painted.push(asked);
         return Promise.resolve(picture);
       },
@@ -273,10 +261,10 @@ describe("small pictures, one after another", () => {
     const [one = design, two = design, three = design, urgent = design] = others;
     const going = new AbortController().signal;
     const answers = [
-      queue.ask(one, "own", size, going),
-      queue.ask(two, "own", size, gone.signal),
-      queue.ask(three, "own", size, going),
-      queue.ask(urgent, "own", size, going, true),
+      queue.ask(wish(one), going),
+      queue.ask(wish(two), gone.signal),
+      queue.ask(wish(three), going),
+      queue.ask(wish(urgent), going, true),
     ];
     gone.abort();
     expect(await Promise.all(answers)).toEqual([picture, null, picture, picture]);
@@ -288,7 +276,7 @@ describe("small pictures, one after another", () => {
     let calls = 0;
     let stoodBack = 0;
     const assistant = {
-      sheetPicture: (asked: Design) => {
+      picture: ({ design: asked }: PictureWish) => {
         if (asked.name === "broken") return Promise.reject(new Error("no memory left"));
         calls += 1;
         if (calls > 1) return Promise.resolve(picture);
@@ -301,9 +289,9 @@ describe("small pictures, one after another", () => {
     const queue = new PictureQueue(assistant, currency);
     const { signal } = new AbortController();
     const answers = await Promise.all([
-      queue.ask(design, "own", size, signal),
-      queue.ask(designOf({ name: "broken" }), "own", size, signal),
-      queue.ask(design, "own", size, signal),
+      queue.ask(wish(design), signal),
+      queue.ask(wish(designOf({ name: "broken" })), signal),
+      queue.ask(wish(design), signal),
     ]);
     expect(answers).toEqual([picture, { bitmap: null, trouble: "no memory left" }, picture]);
     expect(calls).toBe(3);
@@ -311,7 +299,7 @@ describe("small pictures, one after another", () => {
   });
 
   test("the picture under the hand has rested for as long as it has been current", async () => {
-    const currency = new Currency();
+    const currency = new Freshness();
     const told: boolean[] = [];
     const end = currency.watch((current) => told.push(current));
     expect(currency.restedFor()).toBe(0);

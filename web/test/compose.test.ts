@@ -5,7 +5,7 @@ import { addAccents, addCentrePiece, alignPart, spreadParts } from "../src/store
 import { flipCrossing, paintFace, paintFaces } from "../src/store/edits/join";
 import { removePart } from "../src/store/edits/parts";
 import { addColors, removeColor, renameColor, setSheetSize } from "../src/store/edits/sheet";
-import { companionOf, ofKind, recolored } from "../src/desk/column/finish/fillKinds";
+import { companionOf, ofKind, recolored } from "../src/desk/column/finish/recolored";
 import { reversedSwell, swellOf, SWELL_SHAPES } from "../src/desk/column/finish/swell";
 
 function designOf(content: object): Design {

@@ -1,8 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
-import { readDesign, resolveDesign, toFile, type Design } from "@twin-petal/core";
+import { readDesign, resolveDesign, rewriteDesign, toFile, type Design } from "@twin-petal/core";
 import { applyEdit } from "@/store/edit";
-import { removeNumber, renameNumber, setRange, usesOf } from "@/store/edits/numbers";
-import { visitDesign } from "@/store/edits/formulas";
+import { numberUses, removeNumber, renameNumber, setRange } from "@/store/edits/numbers";
 
 function designOf(content: object): Design {
   const { design, problems } = readDesign({ format: "twin-petal/1", ...content });
@@ -31,7 +30,12 @@ function meaningOf(design: Design): unknown {
 
 const formulasIn = (design: Design) => {
   const found: string[] = [];
-  visitDesign(design, (formula, _holder, key) => found.push(`${key}: ${formula}`));
+  rewriteDesign(design, {
+    formula(formula, path) {
+      found.push(`${path.slice(path.lastIndexOf(".") + 1)}: ${formula}`);
+      return formula;
+    },
+  });
   return found;
 };
 
@@ -133,7 +137,7 @@ describe("formulas in a design", () => {
   });
 
   test("where a number is used is told by part and field", () => {
-    const uses = usesOf(EVERYWHERE);
+    const uses = numberUses(EVERYWHERE);
     expect(uses.get("k")).toEqual(
       expect.arrayContaining([
         "the sheet’s width",

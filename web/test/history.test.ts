@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { emptyDesign } from "@twin-petal/core";
 import { beginHistory, make, redo, undo } from "@/store/history";
-import { addNumber, removeNumber, renameNumber, setNumber, usesOf } from "@/store/edits/numbers";
+import { addNumber, removeNumber, renameNumber, setNumber, numberUses } from "@/store/edits/numbers";
 import { addPart, movePart, partEdit, removePart } from "@/store/edits/parts";
 import { addRule, moveRule, setField } from "@/store/edits/rules";
 
@@ -68,7 +68,7 @@ describe("edits", () => {
   test("numbers are renamed and removed in every formula, and counted where they are used", () => {
     const named = make(two, addNumber(two.design));
     const used = make(named, setField("petal", "motif", "length", "size * 2 + sizes", "length"));
-    expect(usesOf(used.design).get("size")).toHaveLength(1);
+    expect(numberUses(used.design).get("size")).toHaveLength(1);
     expect(make(used, renameNumber("size", "rim")).design.parts[0]?.motif.length).toBe("rim * 2 + sizes");
     const negative = make(used, setNumber("size", -3, "size"));
     expect(make(negative, removeNumber(negative.design, "size")).design.parts[0]?.motif.length).toBe(

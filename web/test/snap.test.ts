@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { polar, rotation, translation, multiply, type PlacedMark } from "@twin-petal/core";
+import { GUIDE, polar, rotation, translation, multiply, type PlacedMark } from "@twin-petal/core";
 import { snap, type SnapTargets } from "@/desk/stage/snap/snap";
 import { carriedTargets, guideTargets, lineAt, markTargets, sheetTargets } from "@/desk/stage/snap/targets";
 
@@ -61,9 +61,9 @@ describe("what draws the hand", () => {
 
   test("guides: lines by angle, a star's points, inner corners and middles, a polygon's", () => {
     const { points, lines } = guideTargets([
-      { kind: "slanted", angle: 45, through: { x: 3, y: 0 } },
-      { kind: "star", points: 5, outer: 40, inner: 16, start: 0 },
-      { kind: "polygon", sides: 6, radius: 30, start: 15 },
+      GUIDE.angle.shape({ angle: 45, through: { x: 3, y: 0 } }),
+      GUIDE.star.shape({ star: { points: 5, outer: 40, inner: 16, start: 0 } }),
+      GUIDE.polygon.shape({ polygon: { sides: 6, radius: 30, start: 15 } }),
     ]);
     const of = (words: string) => points.filter((point) => point.words === words).map(({ at }) => at);
     expect(of("star’s point")[0]).toEqual({ x: 0, y: -40 });

@@ -1,5 +1,5 @@
 /** A sheet's standard size, upright, millimetres. */
-export interface PaperSize {
+interface PaperSize {
   readonly name: string;
   readonly width: number;
   readonly height: number;

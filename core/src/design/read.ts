@@ -1,12 +1,11 @@
+import { isNumberValue, isRecord } from "../fields/stored";
 import { ValidationError } from "yup";
 import { resolveNumbers, scopeOf, type NumberToResolve } from "../formula/numbers";
-import { withDefaults, type DesignFile } from "./defaults";
-import { FORMAT, type Design } from "./design";
-import { isNumberValue } from "./field";
-import type { Problem } from "./problem";
+import { DESIGN, FORMAT, withDefaults, type Design } from "./design";
+import type { Problem } from "../formula/problem";
 import { resolveDesign } from "./resolve";
-import { designSchema, motifSchema } from "./schema";
-import { isRecord, type SchemaContext } from "./schemaPieces";
+import { motifSchema } from "./motifField";
+import { type SchemaContext } from "../fields/schemaPieces";
 
 /** A design, or everything that is wrong with what was to be one. */
 export type ReadResult =
@@ -33,11 +32,13 @@ export function readDesign(data: unknown): ReadResult {
   }
   const numbers = resolveNumbers(readableNumbers(data.numbers));
   const troubles = [...numbers.problems, ...troublesOf(data, numbers)];
-  if (troubles.length > 0 || !isDesignFile(data, troubles)) return refuse(troubles);
+  if (troubles.length > 0) return refuse(troubles);
   const design = withDefaults(data);
   const { problems } = resolveDesign(design);
   return problems.length > 0 ? refuse(problems) : { design, problems: [] };
 }
+
+const designSchema = DESIGN.schema();
 
 /** Levels of objects and lists a file may have. */
 const DEEPEST = 64;
@@ -49,11 +50,6 @@ function isDeeperThan(data: unknown, levels: number): boolean {
 
 function refuse(problems: readonly Problem[]): ReadResult {
   return { design: null, problems };
-}
-
-/** The schema has found nothing wrong, so the data is a design file. */
-function isDesignFile(data: unknown, troubles: readonly Problem[]): data is DesignFile {
-  return isRecord(data) && troubles.length === 0;
 }
 
 /** Entries that can be computed at all; the schema tells about the others. */

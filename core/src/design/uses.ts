@@ -1,14 +1,12 @@
-import type { ResolvedPart } from "./resolve";
-import { MOST_COPIES } from "./most";
+import type { ResolvedPart } from "./resolved";
+import { MOST_COPIES } from "../fields/most";
+import { SHEET } from "../fields/partName";
 
 type Using = Pick<ResolvedPart, "id" | "motif" | "cutouts" | "rules" | "join" | "report">;
 type Follower = Pick<ResolvedPart, "motif" | "cutouts" | "rules" | "join">;
 
-/** The name of the sheet where a part's id may stand too. */
-export const SHEET = "sheet";
-
 /** Another part that a part follows, and the field that names it. */
-export interface Use {
+interface Use {
   readonly id: string;
   readonly field: string;
 }
@@ -26,11 +24,11 @@ export function usesOf({ motif, cutouts, rules, join }: Follower): Use[] {
 }
 
 /** Ids of the parts whose paint a part takes. */
-export function wornBy({ motif, cutouts, rules }: Omit<Follower, "join">): string[] {
+export function paintedFrom({ motif, cutouts, rules }: Omit<Follower, "join">): string[] {
   return [
-    ...motif.wears,
-    ...cutouts.flatMap((cutout) => cutout.motif.wears),
-    ...rules.flatMap(({ prepared }) => prepared.wears),
+    ...motif.paintFrom,
+    ...cutouts.flatMap((cutout) => cutout.motif.paintFrom),
+    ...rules.flatMap(({ prepared }) => prepared.paintFrom),
   ];
 }
 
@@ -79,13 +77,13 @@ function circleFrom(part: Using, byId: ReadonlyMap<string, Using>, trail: readon
 function checkNested(parts: readonly Using[], byId: ReadonlyMap<string, Using>): void {
   const copiesOf = (part: Using, trail: readonly string[]): number => {
     const own = part.rules.reduce((product, { prepared }) => product * prepared.copies, 1);
-    const inner = part.motif.wears.map((id) => byId.get(id));
+    const inner = part.motif.paintFrom.map((id) => byId.get(id));
     const within = inner.map((next) => (next && !trail.includes(next.id) ? copiesOf(next, [...trail, next.id]) : 1));
     return own * Math.max(1, ...within);
   };
   for (const part of parts) {
     const copies = copiesOf(part, [part.id]);
-    if (part.motif.wears.length === 0 || copies <= MOST_COPIES) continue;
+    if (part.motif.paintFrom.length === 0 || copies <= MOST_COPIES) continue;
     part.report("motif", `comes to ${copies.toLocaleString("en")} pieces with this part as its motif; at most 200,000`);
   }
 }

@@ -45,7 +45,7 @@ declare module "clipper2-wasm" {
       arcTolerance: number,
     ) => Paths64;
     readonly ClipType: Readonly<Record<"Intersection" | "Union" | "Difference" | "Xor", ClipType>>;
-    readonly FillRule: Readonly<Record<"EvenOdd" | "NonZero", FillRule>>;
+    readonly FillRule: Readonly<Record<"EvenOdd" | "NonZero" | "Positive", FillRule>>;
   }
   type Factory = (options: { wasmBinary: Uint8Array | ArrayBuffer }) => Promise<MainModule>;
   /** The function itself where the module is loaded as such, one level down where it is loaded as CommonJS. */

@@ -1,17 +1,19 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the other workspaces compile this file and find the types only so
 /// <reference path="./fontkit.d.ts" />
 import type { Font } from "fontkit";
+import { LoadOnce } from "./loadOnce";
 
-const fonts = new Map<string, Font>();
-const loading = new Map<string, Promise<void>>();
+const fonts = new Map<string, LoadOnce<Font>>();
+
+function entryOf(id: string): LoadOnce<Font> {
+  const known = fonts.get(id) ?? new LoadOnce<Font>();
+  fonts.set(id, known);
+  return known;
+}
 
 /** Makes a font ready under its id; the host gives the bytes of a static WOFF. Safe to call again. */
 export function loadFont(id: string, read: () => Promise<Uint8Array>): Promise<void> {
-  const known = loading.get(id);
-  if (known) return known;
-  const started = read().then(async (bytes) => void fonts.set(id, await openFont(bytes)));
-  loading.set(id, started);
-  return started;
+  return entryOf(id).load(async () => openFont(await read()));
 }
 
 async function openFont(bytes: Uint8Array): Promise<Font> {
@@ -24,7 +26,5 @@ async function openFont(bytes: Uint8Array): Promise<Font> {
 
 /** A font that was loaded. Throws when the host has not loaded it. */
 export function fontOf(id: string): Font {
-  const font = fonts.get(id);
-  if (!font) throw new Error(`lettering in ${id} is drawn only after loadFont`);
-  return font;
+  return entryOf(id).get(`lettering in ${id} is drawn only after loadFont`);
 }

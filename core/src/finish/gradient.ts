@@ -1,20 +1,9 @@
 import type { Box } from "../geometry/box";
 import { cosDegrees, sinDegrees } from "../geometry/angle";
 import type { Point } from "../geometry/point";
-import { mixRamp } from "./ramp";
-
-/** A colour at a place of a gradient, 0…1. */
-interface Stop {
-  readonly at: number;
-  readonly color: string;
-}
-
-export const GRADIENT_OVER = ["copy", "whole"] as const;
-/** Whether a gradient lies over each copy by itself, or once over the whole part. */
-export type GradientOver = (typeof GRADIENT_OVER)[number];
-/** A line's gradient may also run along the line itself. */
-export const LINE_GRADIENT_OVER = [...GRADIENT_OVER, "line"] as const;
-export type LineGradientOver = (typeof LINE_GRADIENT_OVER)[number];
+import { mixRamp } from "./mixing";
+import type { LineGradientOver } from "./over";
+import type { Stop } from "./stops";
 
 interface Shared {
   readonly stops: readonly Stop[];
@@ -40,22 +29,26 @@ const STEPS = 12;
  * Lays a gradient over a box: a line through its middle just long enough for the first and the last colour to touch
  * its corners; a circle about a point in it, its radius in shares of half the box's longer side.
  */
-export function placeGradient(gradient: Gradient, { left, top, right, bottom }: Box): PlacedGradient {
-  const [width, height] = [right - left, bottom - top];
+export function placeGradient(gradient: Gradient, box: Box): PlacedGradient {
   const stops = spelledOut(gradient);
   if (gradient.kind === "radial") {
     const { center, radius } = gradient;
+    const { left, top, right, bottom } = box;
+    const [width, height] = [right - left, bottom - top];
     const centre = { x: left + center.x * width, y: top + center.y * height };
     return { kind: "radial", centre, radius: Math.max(1e-6, (radius * Math.max(width, height)) / 2), stops };
   }
-  const way = { x: sinDegrees(gradient.angle), y: -cosDegrees(gradient.angle) };
-  const half = (Math.abs(way.x) * width + Math.abs(way.y) * height) / 2;
+  return { kind: "linear", ...gradientLine(gradient.angle, box), stops };
+}
+
+/** The ends of a gradient's line at an angle (degrees, 0° up) over a box. Millimetres. */
+export function gradientLine(angle: number, { left, top, right, bottom }: Box): { from: Point; to: Point } {
+  const way = { x: sinDegrees(angle), y: -cosDegrees(angle) };
+  const half = (Math.abs(way.x) * (right - left) + Math.abs(way.y) * (bottom - top)) / 2;
   const middle = { x: (left + right) / 2, y: (top + bottom) / 2 };
   return {
-    kind: "linear",
     from: { x: middle.x - way.x * half, y: middle.y - way.y * half },
     to: { x: middle.x + way.x * half, y: middle.y + way.y * half },
-    stops,
   };
 }
 
@@ -84,6 +77,6 @@ export function colorAlong(gradient: Pick<Gradient, "stops" | "midpoint">): (sha
 }
 
 /** The colour half way along, for where a gradient cannot be. */
-export function middleOf(gradient: Gradient): string {
+export function middleOfGradient(gradient: Gradient): string {
   return mixRamp(gradient.stops)(0.5);
 }

@@ -1,159 +1,103 @@
-import type { Matrix } from "../geometry/matrix";
-import { lastCounting, indexUnder, matrixAt, numberUnder, type Counting, type Placements } from "../rules/placements";
-import { middleOf, type Gradient } from "./gradient";
-import { middleOfPools, type Pools } from "./pools";
-import { mixRamp } from "./ramp";
+import type { Box } from "../geometry/box";
+import type { Placements } from "../rules/placements";
+import type { FillDefinition, Turns } from "./fills/definition";
+import type { FlatPaint, VariedPaint } from "./fills/fill";
+import { fillOf } from "./fills/list";
+import type { LineGradientOver } from "./over";
+import type { PlacedPaint } from "./placedPaint";
 
-const COUNTINGS: ReadonlyMap<string, Counting> = new Map([
-  ["ring", "rings"],
-  ["row", "rows"],
-  ["column", "columns"],
-]);
-
-/** A colour at a place of a ramp, 0…1. */
-export interface Stop {
-  readonly at: number;
-  readonly color: string;
-}
-
-/** What a ramp goes by: the copy's number, its ring, row or column, its distance from the sheet's centre, its direction, or what rules say. */
-export const RAMP_BY = ["index", "ring", "row", "column", "distance", "angle", "paint"] as const;
-export type RampBy = (typeof RAMP_BY)[number];
-
-/** What copies are painted with; colours are `#RRGGBB` or `#RRGGBBAA`. */
-export type Paint =
-  | { readonly kind: "flat"; readonly color: string }
-  /** Colours that take turns by index, by ring, row or column, or by the index under one rule. */
-  | { readonly kind: "cycle"; readonly colors: readonly string[]; readonly by: string }
-  /** Colours mixed along a ramp, from stop to stop. */
-  | { readonly kind: "ramp"; readonly stops: readonly Stop[]; readonly by: RampBy }
-  /** Colours that change over each copy, or over the whole part. */
-  | Gradient
-  | Pools
-  | EachPaint;
+/** What one face can be painted with: one colour, or colours that change within it. */
+export type FacePainting = FlatPaint | VariedPaint;
 
 /** A paint for each outline, null for a hollow one. */
 export interface EachPaint {
+  /** Tells it from other paints. */
   readonly kind: "each";
+  /** One for each copy. */
   readonly paints: readonly (FacePainting | null)[];
 }
 
-/** What one face can be painted with. */
-export type FacePainting = Extract<Paint, { kind: "flat" }> | Gradient | Pools;
-
-/** The one colour that stands for a painting: a gradient's middle one. */
-export function colorOfPainting(paint: FacePainting): string {
-  if (paint.kind === "flat") return paint.color;
-  return paint.kind === "pools" ? middleOfPools(paint) : middleOf(paint);
-}
+/** What copies are painted with; colours are `#RRGGBB` or `#RRGGBBAA`. */
+export type Paint = FlatPaint | VariedPaint | EachPaint;
 
 /** What shows nothing, as a colour. */
 const CLEAR = "#00000000";
 
-/** A function from a copy's number to its colour; a gradient's middle one stands for it. */
+function definitionOf(paint: VariedPaint): FillDefinition {
+  const definition = fillOf(paint.kind);
+  if (!definition) throw new Error(`there is no fill of the kind ${paint.kind}`);
+  return definition;
+}
+
+/** A function from a copy's number to its colour; the middle one stands for colours that change within. */
 export function colorAt(paint: Paint, placements: Placements): (copy: number) => string {
-  switch (paint.kind) {
-    case "cycle": {
-      const indexOf = turnTaker(paint, placements);
-      return (copy) => paint.colors[indexOf(copy)] ?? "#000000";
-    }
-    case "flat":
-    case "linear":
-    case "radial":
-    case "pools": {
-      const color = colorOfPainting(paint);
-      return () => color;
-    }
-    case "each":
-      return (copy) => {
-        const own = paint.paints[copy];
-        return own ? colorOfPainting(own) : CLEAR;
-      };
-    case "ramp": {
-      const mixed = mixRamp(paint.stops);
-      const shareOf = rampShare(paint.by, placements);
-      return (copy) => mixed(shareOf(copy));
-    }
-  }
+  if (paint.kind === "flat") return () => paint.color;
+  if (paint.kind !== "each") return definitionOf(paint).colorAt(paint, placements);
+  return (copy) => {
+    const own = paint.paints[copy];
+    return own ? colorAt(own, placements)(copy) : CLEAR;
+  };
 }
 
-/** The number of a copy's colour among those that take turns. */
-function turnTaker(paint: Extract<Paint, { kind: "cycle" }>, placements: Placements): (copy: number) => number {
-  const turns = paint.colors.length;
-  if (paint.by === "index") return (copy) => copy % turns;
-  if (paint.by === "distance" || paint.by === "angle") {
-    const rankOf = ranked(placements, paint.by === "distance" ? distanceOf : angleOf);
-    return (copy) => rankOf(copy) % turns;
-  }
-  const counting = COUNTINGS.get(paint.by);
-  if (counting) {
-    const rule = lastCounting(placements, counting);
-    return (copy) => numberUnder(placements, rule, counting, copy) % turns;
-  }
-  const rule = Number(paint.by.slice("rule:".length)) - 1;
-  const span = placements.spans.findIndex(({ number }) => number === rule);
-  return (copy) => indexUnder(placements, span, copy) % turns;
+/** Whether a paint's colours change within what is painted, rather than from copy to copy. */
+export function changesWithin(paint: Paint | null | undefined): paint is VariedPaint {
+  if (!paint || paint.kind === "flat" || paint.kind === "each") return false;
+  return definitionOf(paint).changes === "within";
 }
 
-/** Where a copy stands along a ramp, 0…1. Distances count from the sheet's centre to the furthest copy. */
-function rampShare(by: RampBy, placements: Placements): (copy: number) => number {
-  const { count, matrices, paint } = placements;
-  const inOrder = (copy: number) => (count > 1 ? copy / (count - 1) : 0);
-  switch (by) {
-    case "index":
-      return inOrder;
-    case "ring":
-    case "row":
-    case "column":
-      return countedShare(by, placements);
-    case "paint":
-      return (copy) => (paint ? Math.min(1, Math.max(0, paint[copy] ?? 0)) : inOrder(copy));
-    case "angle":
-      return (copy) => angleOf(matrixAt(matrices, copy));
-    case "distance": {
-      let furthest = 0;
-      const distance = (copy: number) => distanceOf(matrixAt(matrices, copy));
-      for (let copy = 0; copy < count; copy++) furthest = Math.max(furthest, distance(copy));
-      return (copy) => (furthest > 0 ? distance(copy) / furthest : 0);
-    }
-  }
+/** Colours that take turns from copy to copy, and what they go by; null for paints that do otherwise. */
+export function turnsOfPaint(paint: Paint): Turns | null {
+  return paint.kind === "flat" || paint.kind === "each" ? null : definitionOf(paint).turns(paint);
 }
 
-function distanceOf([, , , , e, f]: Matrix): number {
-  return Math.hypot(e, f);
+/** Whether a copy's colour goes only by what the copy itself carries. */
+export function isCarriedPaint(paint: Paint): boolean {
+  return paint.kind !== "flat" && paint.kind !== "each" && definitionOf(paint).isCarried(paint);
 }
 
-/** The direction of a copy from the sheet's centre as a share of a full turn, 0 up, clockwise. */
-function angleOf([, , , , e, f]: Matrix): number {
-  return (Math.atan2(e, -f) / (2 * Math.PI) + 1) % 1;
+/** What colours that change within lie over. */
+export function overOf(paint: VariedPaint): LineGradientOver {
+  return definitionOf(paint).overOf(paint);
 }
 
-/** Copies whose values differ by less than this have one rank. */
-const ONE_RANK = 1e-4;
-
-/** The place of each copy's value among all values there are, from the least on. */
-function ranked({ count, matrices }: Placements, valueOf: (matrix: Matrix) => number): (copy: number) => number {
-  const values = Array.from({ length: count }, (_, copy) => valueOf(matrixAt(matrices, copy)));
-  const order = [...values.keys()].sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0));
-  const ranks = new Int32Array(count);
-  let rank = 0;
-  order.forEach((copy, at) => {
-    const before = values[order[at - 1] ?? copy] ?? 0;
-    if ((values[copy] ?? 0) - before > ONE_RANK) rank += 1;
-    ranks[copy] = rank;
-  });
-  return (copy) => ranks[copy] ?? 0;
+/** Whether a line's colour changes along it. */
+export function isAlongLine(paint: Paint): paint is VariedPaint {
+  return changesWithin(paint) && overOf(paint) === "line";
 }
 
-/** Where a copy's ring, row or column stands among those there are. */
-function countedShare(by: "ring" | "row" | "column", placements: Placements): (copy: number) => number {
-  const counting = COUNTINGS.get(by) ?? "rings";
-  const rule = lastCounting(placements, counting);
-  const numbers = Array.from({ length: placements.count }, (_, copy) => numberUnder(placements, rule, counting, copy));
-  const most = numbers.reduce((greatest, number) => Math.max(greatest, number), 0);
-  return (copy) => (most > 0 ? (numbers[copy] ?? 0) / most : 0);
+/** Whether a paint is a picture wherever it is laid, which strokes cannot have. */
+export function isPictured(paint: Paint): boolean {
+  return changesWithin(paint) && definitionOf(paint).pictured !== null;
 }
 
-export function isGradient(paint: Paint): paint is Gradient {
-  return paint.kind === "linear" || paint.kind === "radial";
+/** What is told of a file that has a paint among its vectors as a picture. */
+export function pictureWords(paint: Paint): readonly string[] {
+  if (paint.kind === "each") return paint.paints.flatMap((own) => (own ? pictureWords(own) : []));
+  return paint.kind === "flat" ? [] : [definitionOf(paint).pictured ?? []].flat();
+}
+
+/** Lays colours that change within over a box; what is painted may reach so far beyond it. Millimetres. */
+export function placePaint(paint: VariedPaint, box: Box, reach: number): PlacedPaint {
+  return definitionOf(paint).place(paint, box, reach);
+}
+
+/** A function from a share of a line's length (0…1) to the colour there. */
+export function colorAlongLine(paint: VariedPaint): (share: number) => string {
+  return definitionOf(paint).along(paint);
+}
+
+/** A paint's colours one by one. */
+export function colorsOfPaint(paint: FlatPaint | VariedPaint): readonly string[] {
+  return paint.kind === "flat" ? [paint.color] : definitionOf(paint).colorsOf(paint);
+}
+
+/** What a face is painted with: of colours that go from copy to copy, the first. */
+export function facePainting(paint: FlatPaint | VariedPaint): FacePainting {
+  if (paint.kind === "flat" || changesWithin(paint)) return paint;
+  return { kind: "flat", color: colorsOfPaint(paint)[0] ?? "#000000" };
+}
+
+/** The one colour that stands for a painting. */
+export function colorOfPainting(paint: FacePainting): string {
+  return paint.kind === "flat" ? paint.color : definitionOf(paint).along(paint)(0.5);
 }

@@ -1,25 +1,33 @@
 import { converter, formatHex } from "culori";
 import { growBox, isEmpty, type Box } from "../geometry/box";
 import type { Point } from "../geometry/point";
-import type { GradientOver } from "./gradient";
+import type { GradientOver } from "./over";
 
 /** A colour at a place in a box (shares, 0…1 across and down) and how far it reaches beside the others. */
 export interface Pool extends Point {
+  /** As `#RRGGBB` or `#RRGGBBAA`. */
   readonly color: string;
+  /** How far it reaches beside the others: 2 twice as far as 1. */
   readonly reach: number;
 }
 
 /** Placed colours that blend into each other. */
 export interface Pools {
+  /** Tells it from other paints. */
   readonly kind: "pools";
+  /** Where colours well up. */
   readonly points: readonly Pool[];
+  /** Whether they lie over each copy or the whole. */
   readonly over: GradientOver;
 }
 
 /** A picture in plain RGBA bytes, rows from the top. */
 export interface Raster {
+  /** Pixels. */
   readonly width: number;
+  /** Pixels. */
   readonly height: number;
+  /** RGBA bytes, rows from the top. */
   readonly data: Uint8ClampedArray<ArrayBuffer>;
 }
 
@@ -58,7 +66,9 @@ const ROOM = 0.05;
 
 /** A picture and the box it covers, millimetres. */
 export interface PlacedRaster {
+  /** The picture. */
   readonly raster: Raster;
+  /** Where it lies, millimetres. */
   readonly box: Box;
 }
 

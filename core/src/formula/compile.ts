@@ -6,7 +6,7 @@ import { tokenise, type Token } from "./tokens";
 export type Scope = (name: string) => number | undefined;
 
 /** A formula ready to be computed again and again. */
-export interface CompiledFormula {
+interface CompiledFormula {
   /** The names it needs beside constants and functions, each once, in order of appearance. */
   readonly names: readonly string[];
   /** Its value; throws a FormulaError naming an unknown name or a result that is not finite. */

@@ -1,7 +1,7 @@
 import { cosDegrees, sinDegrees, toDegrees, toRadians } from "../geometry/angle";
 
 /** A function formulas may call. Angles are degrees. */
-export interface FormulaFunction {
+interface FormulaFunction {
   readonly least: number;
   /** The most arguments it takes; Infinity where any number will do. */
   readonly most: number;

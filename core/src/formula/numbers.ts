@@ -1,4 +1,4 @@
-import type { Problem } from "../design/problem";
+import type { Problem } from "./problem";
 import { compileFormula, type Scope } from "./compile";
 import { FormulaError } from "./formulaError";
 import { CONSTANTS, FUNCTIONS } from "./functions";
@@ -8,11 +8,14 @@ export type NumberValue = number | string;
 
 /** What resolving needs to know of a named number. */
 export interface NumberToResolve {
+  /** As formulas call it. */
   readonly name: string;
+  /** A number, or a formula as written. */
   readonly value: NumberValue;
 }
 
-export interface ResolvedNumbers {
+/** Named numbers computed, and what kept some of them from it. */
+interface ResolvedNumbers {
   /** The values of those that have one. */
   readonly values: ReadonlyMap<string, number>;
   /** One problem at `numbers[k].value` for each that has none. */

@@ -1,9 +1,13 @@
 import { FormulaError } from "./formulaError";
 
-export type TokenKind = "number" | "name" | "sign" | "end";
+/** What a piece of a formula is. */
+type TokenKind = "number" | "name" | "sign" | "end";
 
+/** A piece of a formula and where in its text it stands. */
 export interface Token {
+  /** What sort of word it is. */
   readonly kind: TokenKind;
+  /** As it is written. */
   readonly text: string;
   /** Where the token starts in the formula, counted in UTF-16 units. */
   readonly at: number;

@@ -11,10 +11,12 @@ export function normaliseDegrees(degrees: number): number {
   return within < FULL_TURN ? within : 0;
 }
 
+/** Degrees as radians. */
 export function toRadians(degrees: number): number {
   return degrees * RADIANS_PER_DEGREE;
 }
 
+/** Radians as degrees. */
 export function toDegrees(radians: number): number {
   return radians / RADIANS_PER_DEGREE;
 }

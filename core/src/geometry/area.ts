@@ -6,8 +6,11 @@ import { windingOf, type Chord } from "./winding";
 
 /** An area that can be asked, many times, about points and boxes. Millimetres. */
 export interface Area {
+  /** The outlines that bound it. */
   readonly path: Path;
+  /** The box around it. */
   readonly box: Box;
+  /** Whether a point lies in it. */
   contains: (point: Point) => boolean;
   /** Whether its boundary may pass through a box; where it does not, the box lies wholly inside or wholly outside. */
   bounds: (box: Box) => boolean;

@@ -2,19 +2,25 @@ import type { Point } from "./point";
 
 /** An upright rectangle in millimetres. */
 export interface Box {
+  /** Least x. */
   readonly left: number;
+  /** Least y. */
   readonly top: number;
+  /** Greatest x. */
   readonly right: number;
+  /** Greatest y. */
   readonly bottom: number;
 }
 
 /** The box around nothing: joining it to any box gives that box. */
 export const EMPTY_BOX: Box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
 
+/** Whether a box holds nothing, not even a point. */
 export function isEmpty(box: Box): boolean {
   return box.left > box.right || box.top > box.bottom;
 }
 
+/** The least box that holds two others. */
 export function joinBoxes(a: Box, b: Box): Box {
   return {
     left: Math.min(a.left, b.left),
@@ -41,6 +47,7 @@ export function meets(a: Box, b: Box): boolean {
   return a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom;
 }
 
+/** A box grown to every side, millimetres. */
 export function growBox(box: Box, by: number): Box {
   return { left: box.left - by, top: box.top - by, right: box.right + by, bottom: box.bottom + by };
 }

@@ -8,6 +8,7 @@ export function straight(start: Point, end: Point): Cubic {
   return [start, start, end, end];
 }
 
+/** Whether a cubic is a straight line, evenly gone along. */
 export function isStraight([start, leave, arrive, end]: Cubic): boolean {
   return leave.x === start.x && leave.y === start.y && arrive.x === end.x && arrive.y === end.y;
 }
@@ -39,17 +40,22 @@ export function atEvenPace([start, , , end]: Cubic): Cubic {
   return [start, at(1 / 3), at(2 / 3), end];
 }
 
-/** The direction of travel at parameter t, as a unit vector; falls back on the chord where it vanishes. */
+/**
+ * The direction of travel at parameter t, as a unit vector. Where a handle rests on its end that is the way to the other
+ * handle; the chord's where both do.
+ */
 export function tangentAt(cubic: Cubic, t: number): Point {
   const [p0, p1, p2, p3] = cubic;
   const s = 1 - t;
   const slope = (a: number, b: number, c: number, d: number) => s * s * (b - a) + 2 * s * t * (c - b) + t * t * (d - c);
-  const x = slope(p0.x, p1.x, p2.x, p3.x);
-  const y = slope(p0.y, p1.y, p2.y, p3.y);
-  const length = Math.hypot(x, y);
-  if (length > 1e-12) return { x: x / length, y: y / length };
-  const chord = Math.hypot(p3.x - p0.x, p3.y - p0.y);
-  return chord === 0 ? { x: 0, y: 0 } : { x: (p3.x - p0.x) / chord, y: (p3.y - p0.y) / chord };
+  const along = [
+    { x: slope(p0.x, p1.x, p2.x, p3.x), y: slope(p0.y, p1.y, p2.y, p3.y) },
+    t < 0.5 ? { x: p2.x - p0.x, y: p2.y - p0.y } : { x: p3.x - p1.x, y: p3.y - p1.y },
+    { x: p3.x - p0.x, y: p3.y - p0.y },
+  ].find(({ x, y }) => Math.hypot(x, y) > 1e-12);
+  if (!along) return { x: 0, y: 0 };
+  const length = Math.hypot(along.x, along.y);
+  return { x: along.x / length, y: along.y / length };
 }
 
 /** How fast the direction turns at parameter t, radians a millimetre, clockwise on the sheet above 0: (x'y'' − y'x'') / |c'|³. */

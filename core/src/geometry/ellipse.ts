@@ -4,7 +4,9 @@ import type { Point } from "./point";
 
 /** Half axes across and up, millimetres. */
 export interface EllipseRadii {
+  /** Half its width. */
   readonly x: number;
+  /** Half its height. */
   readonly y: number;
 }
 

@@ -8,8 +8,8 @@ export function heightsWithin(
   right: number,
 ): [number, number] {
   if (ax === bx) return [Math.min(ay, by), Math.max(ay, by)];
-  const yAt = (x: number) =>
-    ay + ((by - ay) * (Math.min(Math.max(ax, bx), Math.max(Math.min(ax, bx), x)) - ax)) / (bx - ax);
+  const shareAt = (x: number) => Math.min(1, Math.max(0, (x - ax) / (bx - ax)));
+  const yAt = (x: number) => ay + (by - ay) * shareAt(x);
   const [p, q] = [yAt(left), yAt(right)];
   return [Math.min(p, q), Math.max(p, q)];
 }

@@ -3,6 +3,7 @@ import type { Path } from "./path";
 
 /** A line of one or more runs, asked for places by the length along them, one run after another. Millimetres. */
 export interface MeasuredLine {
+  /** Millimetres. */
   readonly length: number;
   /** Whether it is a single run that ends where it began. */
   readonly closed: boolean;

@@ -6,6 +6,7 @@ import type { Point } from "./point";
  */
 export type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
 
+/** The map that leaves everything where it is. */
 export const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
 
 /** `outer · inner`: the map that applies `inner` first. */
@@ -15,6 +16,7 @@ export function multiply(outer: Matrix, inner: Matrix): Matrix {
   return [a * g + c * h, b * g + d * h, a * i + c * j, b * i + d * j, a * k + c * l + e, b * k + d * l + f];
 }
 
+/** The map that moves by x and y, millimetres. */
 export function translation(x: number, y: number): Matrix {
   return [1, 0, 0, 1, x, y];
 }
@@ -26,6 +28,7 @@ export function rotation(degrees: number): Matrix {
   return [cos, sin, -sin, cos, 0, 0];
 }
 
+/** The map that scales about the origin. */
 export function scaling(x: number, y: number = x): Matrix {
   return [x, 0, 0, y, 0, 0];
 }
@@ -42,6 +45,7 @@ export function reflection(degrees: number, through: Point): Matrix {
   return about(through, [-cos, -sin, -sin, cos, 0, 0]);
 }
 
+/** By how much a map scales areas; below 0 where it mirrors. */
 export function determinant([a, b, c, d]: Matrix): number {
   return a * d - b * c;
 }
@@ -59,6 +63,7 @@ export function invert(matrix: Matrix): Matrix | null {
   return [d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det];
 }
 
+/** The image of a point under a map. */
 export function apply([a, b, c, d, e, f]: Matrix, { x, y }: Point): Point {
   return { x: a * x + c * y + e, y: b * x + d * y + f };
 }

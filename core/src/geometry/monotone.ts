@@ -1,6 +1,8 @@
 /** A point a curve of values goes through. */
 export interface Knot {
+  /** A share of the way, 0…1. */
   readonly at: number;
+  /** What holds there. */
   readonly value: number;
 }
 

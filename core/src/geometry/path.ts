@@ -9,7 +9,9 @@ import type { Point } from "./point";
  * handles on its ends. A closed run ends where it started.
  */
 export interface Subpath {
+  /** Whether its end meets its beginning. */
   readonly closed: boolean;
+  /** x and y of the start, then of the two handles and the end of each cubic. */
   readonly coordinates: readonly number[];
 }
 
@@ -38,6 +40,7 @@ export function polygonOf(corners: readonly Point[]): Subpath {
   return subpathOf(segments, true);
 }
 
+/** A run's cubics in order. */
 export function segmentsOf({ coordinates }: Subpath): Cubic[] {
   const at = (index: number): Point => ({ x: coordinates[index] ?? 0, y: coordinates[index + 1] ?? 0 });
   const segments: Cubic[] = [];
@@ -47,6 +50,7 @@ export function segmentsOf({ coordinates }: Subpath): Cubic[] {
   return segments;
 }
 
+/** An outline carried by a map. */
 export function transformPath(path: Path, matrix: Matrix): Path {
   const [a, b, c, d, e, f] = matrix;
   return path.map(({ closed, coordinates }) => {

@@ -33,6 +33,14 @@ export class SquareLists {
     return this.matching(this.nexts[entry] ?? -1, this.columns[entry] ?? 0, this.rows[entry] ?? 0);
   }
 
+  /** Whether a value of a square fits; the latest is asked first. */
+  some(column: number, row: number, fits: (value: number) => boolean): boolean {
+    for (let entry = this.first(column, row); entry >= 0; entry = this.next(entry)) {
+      if (fits(this.valueOf(entry))) return true;
+    }
+    return false;
+  }
+
   valueOf(entry: number): number {
     return this.values[entry] ?? 0;
   }

@@ -11,6 +11,7 @@ const SAMPLES_PER_SEGMENT = [0, 0.25, 0.5, 0.75, 1];
 export interface SymmetryProbe {
   /** A point every symmetry of the path keeps in place. */
   readonly centre: Point;
+  /** Whether a map carries the outline onto itself. */
   isSymmetry: (matrix: Matrix) => boolean;
 }
 

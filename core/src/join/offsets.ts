@@ -1,16 +1,9 @@
-import { offsetPath, type OffsetCorners } from "../geometry/offset/offset";
+import { offsetPath } from "../geometry/offset/offset";
 import { areaOfPath, type Path } from "../geometry/path";
 import type { Placements } from "../rules/placements";
 import type { Shape } from "../rules/shapes";
-import { standing } from "./standing";
-
-/** Outlines beside an outline: how far apart (millimetres, inwards below 0), how many, and whether the first stays. */
-export interface Offset {
-  readonly by: number;
-  readonly times: number;
-  readonly corners: OffsetCorners;
-  readonly keep: boolean;
-}
+import type { Offset } from "./offsetFields";
+import { inPlaceOf } from "./inPlace";
 
 interface Placed {
   readonly shapes: readonly Shape[];
@@ -29,14 +22,12 @@ export function withOffsets({ shapes, placements }: Placed, { by, times, corners
   const ordered = by > 0 ? [...levels.reverse(), ...own] : [...own, ...levels];
   const made = ordered.flatMap((level) => level.map((shape, copy) => ({ shape, copy })));
   const kept = made.filter(({ shape }) => !isNothing(shape.path));
-  const picked = (values: Float64Array | null) => values && Float64Array.from(kept, ({ copy }) => values[copy] ?? 0);
   return {
     shapes: kept.map(({ shape }) => shape),
-    placements: {
-      ...standing(kept.length),
-      opacity: picked(placements.opacity),
-      paint: picked(placements.paint),
-    },
+    placements: inPlaceOf(
+      placements,
+      Uint32Array.from(kept, ({ copy }) => copy),
+    ),
   };
 }
 

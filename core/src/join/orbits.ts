@@ -1,6 +1,8 @@
 import type { Face } from "../geometry/arrangement/arrange";
+import { at } from "../geometry/at";
 import { apply, invert, multiply, type Matrix } from "../geometry/matrix";
 import { directionOf, type Point } from "../geometry/point";
+import { SquareLists } from "../geometry/squareLists";
 import { matrixAt, type Placements } from "../rules/placements";
 import { addTo } from "../geometry/keyedLists";
 
@@ -97,23 +99,23 @@ function numbered(leaders: readonly number[], faces: readonly Face[], centre: Po
 
 /** Finds a place by its neighbourhood. */
 class PlaceIndex {
-  private readonly squares = new Map<string, number[]>();
+  private readonly squares = new SquareLists();
 
   constructor(private readonly places: readonly Point[]) {
-    places.forEach(({ x, y }, index) => {
-      addTo(this.squares, `${Math.round(x / NEAR)} ${Math.round(y / NEAR)}`, index);
-    });
+    places.forEach(({ x, y }, index) => this.squares.add(Math.round(x / NEAR), Math.round(y / NEAR), index));
   }
 
   near({ x, y }: Point, fits: (index: number) => boolean): number | null {
     const [column, row] = [Math.round(x / NEAR), Math.round(y / NEAR)];
+    let found: number | null = null;
+    const isIt = (index: number) => {
+      const place = at(this.places, index);
+      if (Math.hypot(place.x - x, place.y - y) > NEAR || !fits(index)) return false;
+      found = index;
+      return true;
+    };
     for (let dx = -1; dx <= 1; dx++) {
-      for (let dy = -1; dy <= 1; dy++) {
-        for (const index of this.squares.get(`${column + dx} ${row + dy}`) ?? []) {
-          const place = this.places[index];
-          if (place && Math.hypot(place.x - x, place.y - y) <= NEAR && fits(index)) return index;
-        }
-      }
+      for (let dy = -1; dy <= 1; dy++) if (this.squares.some(column + dx, row + dy, isIt)) return found;
     }
     return null;
   }

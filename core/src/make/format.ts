@@ -1,21 +1,88 @@
+import type { CutPlan } from "../cut/plan";
 import type { Design } from "../design/design";
+import type { PrintLayout } from "../print/layout";
+import type { SolidSubject, Subject } from "./subject";
 
 /** What a maker may be told. */
 export interface MakeOptions {
   /** Dots an inch, for pictures. */
   readonly dpi: number;
+  /** How far straight pieces may leave the curves they stand for, millimetres; null keeps the curves. */
+  readonly tolerance: number | null;
+  /** The weight of line art, millimetres; null keeps the finish. */
+  readonly lineArt: number | null;
+  /** Which page, counted from 1, where a file holds one. */
+  readonly page: number;
 }
 
-/** A file format designs can be made into. Adding one is a file with its maker and a line in the list. */
-export interface Format {
+/** What is made where nothing is said. */
+export const USUAL_OPTIONS: MakeOptions = { dpi: 300, tolerance: null, lineArt: null, page: 1 };
+
+/** What a file is: outlines, pixels, the design or the scene as data, solids, what a cutter does, or printed pages. */
+type FormatKind = "drawing" | "picture" | "data" | "solid" | "cut" | "print";
+
+/** What a file is made of: text or bytes. */
+export type Content = string | Uint8Array<ArrayBuffer>;
+
+/** A file format. Adding one is a file with one of these and a line in the list. */
+export type Format = FlatFormat | SolidFormat | CutFormat | PrintFormat;
+
+/** What is known of every format; `S` is what it is made of. */
+interface FormatTraits<S extends Subject> {
   /** The file's ending without the dot; also the `as` of the interface over HTTP. */
   readonly extension: string;
+  /** As HTTP names it. */
   readonly mediaType: string;
-  /** Whether the host must load the rasteriser before this design is made. */
-  needsRasteriser?: (design: Design) => boolean;
-  /** What of this design is not as the format would best have it, in words. */
-  tells?: (design: Design) => string | null;
-  /** Why this design cannot be made with these options, or null. */
-  refuses?: (design: Design, options: MakeOptions) => string | null;
-  make: (design: Design, options: MakeOptions) => string | Uint8Array<ArrayBuffer> | Promise<Uint8Array<ArrayBuffer>>;
+  /** Which options change it. */
+  readonly options: readonly (keyof MakeOptions)[];
+  /** Whether it makes sense for a design; every one where left out. */
+  offered?: (design: Design) => boolean;
+  /** Why this cannot be made with these options, or null. */
+  refuses?: (subject: S, options: MakeOptions) => string | null;
+  /** What is not as the format would best have it, in words. */
+  notes?: (subject: S) => readonly string[];
+  /** The file's text or bytes, of what it is made from and its options. */
+  make: (subject: S, options: MakeOptions) => Content | Promise<Content>;
+}
+
+/** A format of what lies flat. */
+export interface FlatFormat extends FormatTraits<Subject> {
+  /** Whether it is a drawing, a picture or data. */
+  readonly kind: Exclude<FormatKind, "solid" | "cut" | "print">;
+  /** Whether the rasteriser must be loaded before this is made. */
+  needsRasteriser?: (subject: Subject) => boolean;
+}
+
+/** A format of what stands up. */
+export interface SolidFormat extends FormatTraits<SolidSubject> {
+  /** Tells it from flat ones. */
+  readonly kind: "solid";
+  /** Whether it is made of everything as one surface. */
+  readonly asOne?: boolean;
+}
+
+/** A subject with what a cutter does to make it. */
+export interface CutSubject extends Subject {
+  /** Every move, in order. */
+  readonly plan: CutPlan;
+}
+
+/** A format of what is cut. */
+export interface CutFormat extends FormatTraits<CutSubject> {
+  /** Tells it from others. */
+  readonly kind: "cut";
+}
+
+/** A subject with how it lies on pages. */
+export interface PrintSubject extends Subject {
+  /** Every page. */
+  readonly layout: PrintLayout;
+}
+
+/** A format of printed pages. */
+export interface PrintFormat extends FormatTraits<PrintSubject> {
+  /** Tells it from others. */
+  readonly kind: "print";
+  /** Whether the rasteriser must be loaded before this is made. */
+  needsRasteriser?: (subject: PrintSubject) => boolean;
 }

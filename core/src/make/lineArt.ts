@@ -1,5 +1,7 @@
-import { FINISH_DEFAULT, LINE_DEFAULT } from "../design/defaults";
-import type { Design, Part } from "../design/design";
+import type { Design } from "../design/design";
+import type { Part } from "../design/partFields";
+import { FINISH_DEFAULT } from "../finish/finishFields";
+import { LINE_DEFAULT } from "../finish/line/lineFields";
 
 /** The ink of line art. */
 const INK = "#000000";

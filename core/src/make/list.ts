@@ -1,47 +1,41 @@
-import { resolveDesign } from "../design/resolve";
-import type { Design } from "../design/design";
-import { writeDesign } from "../design/write";
+import { cutPdf } from "./cut/cutPdf";
+import { cutSvg } from "./cut/cutSvg";
+import { dxf } from "./cut/dxf";
+import { gcode } from "./cut/gcode";
+import { designFile } from "./designFile";
 import type { Format } from "./format";
-import { makePdf } from "./pdf/pdf";
-import { makePng, pixelsOf, tooManyPixels } from "./png";
-import { makeSceneJson } from "./sceneJson";
+import { pdf } from "./pdf/pdf";
+import { png } from "./png";
+import { printPdf } from "./print/printPdf";
+import { printPng } from "./print/printPng";
+import { sceneJson } from "./sceneJson";
+import { svg } from "./svg/svg";
+import { glb } from "./mesh/glb";
+import { obj } from "./mesh/obj";
+import { stl } from "./mesh/stl";
+import { threeMf } from "./mesh/threeMf";
 import { tilePng, tileSvg } from "./tileFormats";
-import { makeSvg } from "./svg/svg";
-import { hasEffectImages, imagesWithin } from "./images/imagesWithin";
 
 /** Every format a design can be made into, in the order they are offered. */
 export const FORMATS: readonly Format[] = [
-  {
-    extension: "svg",
-    mediaType: "image/svg+xml",
-    needsRasteriser: hasEffectImages,
-    tells: imagesWithin,
-    make: makeSvg,
-  },
-  {
-    extension: "pdf",
-    mediaType: "application/pdf",
-    needsRasteriser: hasEffectImages,
-    tells: imagesWithin,
-    make: makePdf,
-  },
-  {
-    extension: "png",
-    mediaType: "image/png",
-    needsRasteriser: () => true,
-    refuses: (design, { dpi }) => pixelTrouble(design, dpi),
-    make: (design, { dpi }) => makePng(design, pixelsOf(resolveDesign(design).sheet.width, dpi)),
-  },
+  svg,
+  pdf,
+  png,
   tileSvg,
   tilePng,
-  { extension: "petal.json", mediaType: "application/vnd.twin-petal+json", make: writeDesign },
-  { extension: "scene.json", mediaType: "application/json", make: makeSceneJson },
+  stl,
+  threeMf,
+  obj,
+  glb,
+  printPdf,
+  printPng,
+  gcode,
+  dxf,
+  cutSvg,
+  cutPdf,
+  designFile,
+  sceneJson,
 ];
-
-function pixelTrouble(design: Design, dpi: number): string | null {
-  const { width, height } = resolveDesign(design).sheet;
-  return tooManyPixels(Math.max(width, height), dpi);
-}
 
 /** The format of a file name's or an `as`'s ending, the longest that fits; undefined when there is none. */
 export function formatOf(name: string): Format | undefined {

@@ -1,21 +1,12 @@
-import { initWasm, Resvg } from "@resvg/resvg-wasm";
-import type { Design } from "../design/design";
+import { rasterise } from "../engines/rasteriser";
 import type { Box } from "../geometry/box";
 import type { Scene } from "../scene/scene";
-import { buildScene } from "../scene/sceneBuilder";
+import type { FlatFormat } from "./format";
 import { svgOfScene } from "./svg/svg";
 
 const MILLIMETRES_PER_INCH = 25.4;
 /** Pixels a picture may have on its longer side. */
 export const MOST_PIXELS = 16_384;
-
-let loading: Promise<void> | null = null;
-
-/** Makes the rasteriser ready; the host says where its WebAssembly is. Safe to call again. */
-export function loadRasteriser(wasm: () => Promise<Parameters<typeof initWasm>[0]>): Promise<void> {
-  loading ??= Promise.resolve(wasm()).then(initWasm);
-  return loading;
-}
 
 /** Pixels on the sheet's longer side at a resolution. */
 export function pixelsOf(millimetres: number, dpi: number): number {
@@ -30,9 +21,8 @@ export function tooManyPixels(millimetres: number, dpi: number): string | null {
   return `at ${dpi} dpi the picture would be ${pixels} pixels long; at most ${MOST_PIXELS} can be made: use ${most} dpi or less`;
 }
 
-/** The design as a PNG, `width` pixels across. The rasteriser must have been loaded. */
-export function makePng(design: Design, width: number): Uint8Array<ArrayBuffer> {
-  const scene = buildScene(design);
+/** The scene as a PNG, `width` pixels across. The rasteriser must have been loaded. */
+export function makePng(scene: Scene, width: number): Uint8Array<ArrayBuffer> {
   const [x, y] = [scene.sheet.width / 2, scene.sheet.height / 2];
   return pngOfScene(scene, { left: -x, top: -y, right: x, bottom: y }, width);
 }
@@ -44,10 +34,16 @@ export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<
   // Whole pixels each way: a last row half covered would be a seam.
   const pixels = { width, height: Math.max(1, Math.round((width * down) / across)) };
   const svg = svgOfScene(scene, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels });
-  const picture = new Resvg(svg, { fitTo: { mode: "width", value: width } });
-  const rendered = picture.render();
-  const png = new Uint8Array(rendered.asPng());
-  rendered.free();
-  picture.free();
-  return png;
+  return rasterise(svg, width, ({ png }) => png());
 }
+
+/** The design as a picture. */
+export const png: FlatFormat = {
+  extension: "png",
+  mediaType: "image/png",
+  kind: "picture",
+  options: ["dpi", "lineArt"],
+  needsRasteriser: () => true,
+  refuses: ({ scene: { sheet } }, { dpi }) => tooManyPixels(Math.max(sheet.width, sheet.height), dpi),
+  make: ({ scene }, { dpi }) => makePng(scene, pixelsOf(scene.sheet.width, dpi)),
+};

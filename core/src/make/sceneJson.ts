@@ -1,13 +1,12 @@
-import type { Design } from "../design/design";
 import { boxOfGeometry } from "../scene/boxOfGeometry";
 import { madeParts } from "../scene/made";
-import { buildScene } from "../scene/sceneBuilder";
-import { pathData } from "./pathData";
+import type { Scene } from "../scene/scene";
+import type { FlatFormat } from "./format";
+import { pathData } from "../geometry/pathData";
 import { matrixAt } from "../rules/placements";
 
 /** The computed scene as JSON: for each part its copies' matrices in order, and the box of them all. */
-export function makeSceneJson(design: Design): string {
-  const scene = buildScene(design);
+export function makeSceneJson(scene: Scene): string {
   const parts = madeParts(scene).map(({ id, geometry }) => {
     const { count, matrices } = geometry.copies.placements;
     const { left, top, right, bottom } = boxOfGeometry(geometry);
@@ -23,3 +22,12 @@ export function makeSceneJson(design: Design): string {
   });
   return `${JSON.stringify({ sheet: scene.sheet, parts })}\n`;
 }
+
+/** Every copy's place, as numbers. */
+export const sceneJson: FlatFormat = {
+  extension: "scene.json",
+  mediaType: "application/json",
+  kind: "data",
+  options: ["tolerance"],
+  make: ({ scene }) => makeSceneJson(scene),
+};

@@ -1,59 +1,85 @@
 import type { Design } from "../design/design";
-import type { Format } from "./format";
+import { RULES } from "../rules/list";
+import { changesWithin } from "../finish/paint";
+import type { FlatFormat } from "./format";
 import { IMAGE_DPI } from "./images/effectImages";
 import { hasEffectImages } from "./images/imagesWithin";
+import type { Subject } from "./subject";
 import { pixelsOf, pngOfScene, tooManyPixels } from "./png";
 import { svgOfScene } from "./svg/svg";
-import { tileOfDesign, type Tile } from "./tile";
+import { tileOfScene, type Tile } from "./tile";
 
-const NO_TILE =
-  "no part of this design repeats in a rectangle: give one a grid, or a border that runs level, as its last rule";
+/** Why there is no tile of a scene. */
+function noTile(reasons: readonly string[]): string {
+  const none = "no part of this design repeats without a seam: give one a grid, or a border that runs level";
+  return [none, ...reasons].join("; ");
+}
 
-function tileOf(design: Design): Tile {
-  const tile = tileOfDesign(design);
-  if (!tile) throw new Error(NO_TILE);
+function tileOf({ scene }: Subject): Tile | string {
+  const tile = tileOfScene(scene);
+  return "frame" in tile ? tile : noTile(tile);
+}
+
+function tileIn(subject: Subject): Tile {
+  const tile = tileOf(subject);
+  if (typeof tile === "string") throw new Error(tile);
   return tile;
 }
 
-function tellChanged(design: Design): string | null {
-  const leftOut = tileOfDesign(design)?.leftOut ?? [];
-  const told = [
-    ...(leftOut.length > 0 ? [`left out, as it does not repeat in the tile: ${leftOut.join(", ")}`] : []),
-    ...(typeof design.sheet.ground === "object" && design.sheet.ground !== null
+function changed(subject: Subject): readonly string[] {
+  const { leftOut } = tileIn(subject);
+  const { ground } = subject.scene.sheet;
+  return [
+    ...(leftOut.length > 0 ? [`left out, as it does not repeat in the tile: ${leftOut.join("; ")}`] : []),
+    ...(ground && changesWithin(ground)
       ? ["the ground changes over the sheet; in the tile it has its middle colour"]
       : []),
   ];
-  return told.length === 0 ? null : told.join("; ");
 }
 
+function isRepeated({ parts }: Design): boolean {
+  return parts.some(({ rules }) => rules.some(({ kind, on }) => on && ENDLESS.has(kind)));
+}
+
+/** Rules that go on for ever. */
+const ENDLESS = new Set(RULES.flatMap(({ kind, isEndless }) => (isEndless ? [kind] : [])));
+
+const refusalOf = (tile: Tile | string) => (typeof tile === "string" ? tile : null);
+
 /** The seamless tile as vectors at real size. */
-export const tileSvg: Format = {
+export const tileSvg: FlatFormat = {
   extension: "tile.svg",
   mediaType: "image/svg+xml",
+  kind: "drawing",
+  options: ["lineArt"],
   needsRasteriser: hasEffectImages,
-  refuses: (design) => (tileOfDesign(design) ? null : NO_TILE),
-  tells: tellChanged,
-  make(design) {
-    const { scene, frame } = tileOf(design);
-    const { name, sheet } = design;
+  offered: isRepeated,
+  refuses: (subject) => refusalOf(tileOf(subject)),
+  notes: changed,
+  make(subject) {
+    const { scene, frame } = tileIn(subject);
+    const { name, sheet } = subject.design;
     return svgOfScene(scene, { title: name, unit: sheet.unit, embed: null, imageDpi: IMAGE_DPI, frame });
   },
 };
 
 /** The seamless tile as a picture: a whole number of pixels each way, so that it repeats without a seam. */
-export const tilePng: Format = {
+export const tilePng: FlatFormat = {
   extension: "tile.png",
   mediaType: "image/png",
+  kind: "picture",
+  options: ["dpi", "lineArt"],
+  offered: isRepeated,
   needsRasteriser: () => true,
-  refuses(design, { dpi }) {
-    const tile = tileOfDesign(design);
-    if (!tile) return NO_TILE;
+  refuses(subject, { dpi }) {
+    const tile = tileOf(subject);
+    if (typeof tile === "string") return tile;
     const { left, top, right, bottom } = tile.frame;
     return tooManyPixels(Math.max(right - left, bottom - top), dpi);
   },
-  tells: tellChanged,
-  make(design, { dpi }) {
-    const { scene, frame } = tileOf(design);
+  notes: changed,
+  make(subject, { dpi }) {
+    const { scene, frame } = tileIn(subject);
     return pngOfScene(scene, frame, pixelsOf(frame.right - frame.left, dpi));
   },
 };

@@ -1,12 +1,11 @@
-import { array, lazy } from "yup";
-import { choice, structure, type FieldValue } from "../design/field";
-import { MOST_NESTED } from "../design/most";
-import { nestedMotifSchema } from "../design/schemaPieces";
-import type { NestedMotif } from "../design/structures";
+import { choice } from "../fields/choice";
+import { list } from "../fields/list";
+import { MOST_NESTED } from "../fields/most";
 import { combine } from "../geometry/boolean/boolean";
 import { OPERATIONS, type Operation } from "../geometry/boolean/operation";
 import type { Path } from "../geometry/path";
 import { defineMotif } from "./definition";
+import { nestedMotif } from "./nestedMotif";
 import { placedOutline, type PlacedMotif } from "./placedMotif";
 
 interface CompoundValues {
@@ -20,12 +19,7 @@ export const compound = defineMotif<CompoundValues>({
   origin: "made",
   fields: {
     op: choice(OPERATIONS, "union"),
-    of: structure<readonly NestedMotif[], readonly PlacedMotif[]>({
-      default: [],
-      is: isMotifs,
-      schema: nestedMotifsSchema,
-      resolve: (stored, resolver, path) => stored.map((motif, index) => resolver.motif(motif, `${path}[${index}]`)),
-    }),
+    of: list(nestedMotif, { most: MOST_NESTED }),
   },
   outline: ({ op, of }, surroundings): Path =>
     combine(
@@ -34,14 +28,5 @@ export const compound = defineMotif<CompoundValues>({
     ),
   needs: ({ of }) => ({ geometryEngine: true, fonts: of.flatMap(({ motif }) => motif.needs.fonts) }),
   uses: ({ of }) => of.flatMap(({ motif }) => motif.uses),
-  wears: ({ of }) => of.flatMap(({ motif }) => motif.wears),
+  paintFrom: ({ of }) => of.flatMap(({ motif }) => motif.paintFrom),
 });
-
-function isMotifs(stored: FieldValue): stored is readonly NestedMotif[] {
-  return Array.isArray(stored);
-}
-
-/** A list of motifs as the file holds it. */
-export function nestedMotifsSchema() {
-  return array(lazy(nestedMotifSchema)).max(MOST_NESTED);
-}

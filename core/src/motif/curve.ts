@@ -1,4 +1,5 @@
-import { choice, number } from "../design/field";
+import { choice } from "../fields/choice";
+import { number } from "../fields/number";
 import { toRadians } from "../geometry/angle";
 import type { Cubic } from "../geometry/cubic";
 import { subpathOf } from "../geometry/path";

@@ -1,13 +1,17 @@
-import { resolveFields, type FieldsOf, type FieldTable, type StoredFields } from "../design/field";
-import type { Problem } from "../design/problem";
-import type { Resolver } from "../design/resolver";
+import { resolveFields } from "../fields/definitionFields";
+import type { StoredFields } from "../fields/stored";
+import { type FieldsOf, type FieldTable } from "../fields/field";
+import type { Problem } from "../formula/problem";
+import type { Resolver } from "../fields/resolver";
 import type { Path } from "../geometry/path";
 import { NO_SURROUNDINGS, type Drawing, type Surroundings } from "./drawing";
 import type { NumberHandle } from "./handles";
 
 /** A kind of motif. Adding one is a file with one of these and a line in the list. */
 export interface MotifDefinition {
+  /** Its name in files. */
   readonly kind: string;
+  /** What a file may say of it. */
   readonly fields: FieldTable;
   /** How one comes to be: offered as a ready shape, or made by hand, by words or from a file. */
   readonly origin: MotifOrigin;
@@ -17,12 +21,14 @@ export interface MotifDefinition {
   prepare: (stored: StoredFields, resolver: Resolver, path: string) => PreparedMotif;
 }
 
-export type MotifOrigin = "ready" | "made";
+/** How a motif comes to be. */
+type MotifOrigin = "ready" | "made";
 
 /** What has to be loaded by the host before a motif can be drawn. */
 export interface MotifNeeds {
   /** Fonts by their id. */
   readonly fonts: readonly string[];
+  /** Whether outlines are combined. */
   readonly geometryEngine: boolean;
 }
 
@@ -33,7 +39,8 @@ export interface PreparedMotif {
   /** Ids of the parts whose outlines it follows. */
   readonly uses: readonly string[];
   /** Ids of the parts whose paint it takes too. */
-  readonly wears: readonly string[];
+  readonly paintFrom: readonly string[];
+  /** What must be loaded before it is computed. */
   readonly needs: MotifNeeds;
   /** Its numbers as handles, in its own space. */
   handles: () => readonly NumberHandle[];
@@ -50,12 +57,13 @@ interface MotifParts<T> {
   outline: (values: T, surroundings: Surroundings) => Path | Drawing;
   handles?: (values: T) => readonly NumberHandle[];
   uses?: (values: T) => readonly string[];
-  wears?: (values: T) => readonly string[];
+  paintFrom?: (values: T) => readonly string[];
   needs?: (values: T) => Partial<MotifNeeds>;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
   conflicts?: (values: T) => readonly Problem[];
 }
 
+/** Makes a kind of motif of its fields and its outline. */
 export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefinition {
   return {
     kind: parts.kind,
@@ -70,7 +78,7 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
       return {
         key: JSON.stringify([parts.kind, values]),
         uses: parts.uses?.(values) ?? [],
-        wears: parts.wears?.(values) ?? [],
+        paintFrom: parts.paintFrom?.(values) ?? [],
         needs: { fonts: [], geometryEngine: false, ...parts.needs?.(values) },
         handles: () => parts.handles?.(values) ?? [],
         draw: (surroundings) => asDrawing(parts.outline(values, surroundings)),
@@ -80,7 +88,7 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
 }
 
 function asDrawing(drawn: Path | Drawing): Drawing {
-  return "path" in drawn ? drawn : { path: drawn, pieces: null, told: [] };
+  return "path" in drawn ? drawn : { path: drawn, pieces: null, notes: [] };
 }
 
 /** The outline of a motif that stands by itself. Millimetres. */

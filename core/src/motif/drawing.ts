@@ -1,6 +1,6 @@
+import type { Cap, LineJoin } from "../geometry/strip/lineShape";
 import type { FillRule } from "../geometry/boolean/operation";
-import type { Cap, LineJoin } from "../design/design";
-import type { Matrix } from "../geometry/matrix";
+import { multiply, sizeOf, type Matrix } from "../geometry/matrix";
 import { transformPath, type Path } from "../geometry/path";
 
 /**
@@ -9,29 +9,51 @@ import { transformPath, type Path } from "../geometry/path";
  */
 export type PiecePaint = { readonly own: string } | { readonly along: number } | "finish" | "line" | null;
 
+/** A line of a piece that is its own. */
 export interface PieceLine {
+  /** What it is painted with; null for nothing. */
   readonly paint: PiecePaint;
   /** Millimetres in the motif's own size. */
   readonly width: number;
+  /** How it ends. */
   readonly cap: Cap;
+  /** How it goes around corners. */
   readonly join: LineJoin;
+  /** Drawn and left out in turn, millimetres. */
   readonly dash: readonly number[];
 }
 
 /** For pieces that have no line, whatever the finish says. */
 export const NO_LINE: PieceLine = { paint: null, width: 0, cap: "round", join: "round", dash: [] };
 
+/** How a copy lies in space: how high (millimetres), how tall, and how far its tip and its right side rise (degrees). */
+export interface PieceHeight {
+  /** Millimetres above the bed. */
+  readonly rise: number;
+  /** What its height is multiplied by. */
+  readonly zScale: number;
+  /** Degrees by which the tip rises. */
+  readonly tiltX: number;
+  /** Degrees by which the right side rises. */
+  readonly tiltY: number;
+}
+
 /** One painted piece of a motif that brings colours of its own. */
 export interface Piece {
+  /** Its outline, in the motif's own space. */
   readonly path: Path;
   /** Where it stands in the motif; left out where the path says so itself. Its line is drawn in its own space. */
   readonly at?: Matrix;
+  /** What its area is painted with; null for nothing. */
   readonly fill: PiecePaint;
+  /** Which of its outlines bound its area. */
   readonly fillRule: FillRule;
   /** Null where the part's own line is drawn, if it has one. */
   readonly line: PieceLine | null;
   /** 0…1 */
   readonly opacity: number;
+  /** Of a copy of another part that is a piece of this one: how it lies in space. */
+  readonly height?: PieceHeight;
 }
 
 /** A motif, drawn in its own space. Millimetres. */
@@ -41,7 +63,7 @@ export interface Drawing {
   /** The pieces it is painted in, bottom first; null when the part's finish paints the outline as one. */
   readonly pieces: readonly Piece[] | null;
   /** What the person should know of how it was drawn, in words. */
-  readonly told: readonly string[];
+  readonly notes: readonly string[];
 }
 
 /** What a motif or a rule may ask of what is around it, all of it as seen from its own space. Millimetres. */
@@ -56,6 +78,7 @@ export interface Surroundings {
   sheet: () => Path;
 }
 
+/** For motifs that stand by themselves. */
 export const NO_SURROUNDINGS: Surroundings = {
   lineOf: () => null,
   areaOf: () => null,
@@ -66,4 +89,23 @@ export const NO_SURROUNDINGS: Surroundings = {
 /** The outline of a piece where it stands. */
 export function pieceOutline({ path, at }: Piece): Path {
   return at ? transformPath(path, at) : path;
+}
+
+/** A piece carried by a map: its line grows with it. */
+export function movedPiece(piece: Piece, by: Matrix): Piece {
+  if (piece.at) return { ...piece, at: multiply(by, piece.at) };
+  return { ...piece, path: transformPath(piece.path, by), line: piece.line && sizedLine(piece.line, sizeOf(by)) };
+}
+
+/** A piece with another outline in the place of the one it has where it stands. */
+export function redrawnPiece(piece: Piece, redraw: (outline: Path) => Path): Piece {
+  const { at, ...rest } = piece;
+  const outline = pieceOutline(piece);
+  const next = redraw(outline);
+  if (next === outline) return piece;
+  return { ...rest, path: next, line: at && piece.line ? sizedLine(piece.line, sizeOf(at)) : piece.line };
+}
+
+function sizedLine(line: PieceLine, size: number): PieceLine {
+  return { ...line, width: line.width * size, dash: line.dash.map((length) => length * size) };
 }

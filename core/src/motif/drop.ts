@@ -1,4 +1,4 @@
-import { extent } from "../design/field";
+import { extent } from "../fields/number";
 import { subpathOf } from "../geometry/path";
 import { defineMotif } from "./definition";
 import { lengthHandle } from "./handles";

@@ -1,4 +1,5 @@
-import { choice, extent } from "../design/field";
+import { choice } from "../fields/choice";
+import { extent } from "../fields/number";
 import { circleSegments } from "../geometry/arc";
 import type { Cubic } from "../geometry/cubic";
 import { scaling } from "../geometry/matrix";
@@ -8,6 +9,7 @@ import { defineMotif } from "./definition";
 import { lengthHandle } from "./handles";
 import { QUARTER_HANDLE } from "./quarterHandle";
 
+/** An ellipse about the origin, its ends round or pointed. */
 export const ellipse = defineMotif({
   kind: "ellipse",
   fields: {

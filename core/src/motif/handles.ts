@@ -4,6 +4,7 @@ import { directionOf, polar, type Point } from "../geometry/point";
 export interface NumberHandle {
   /** The field it sets. */
   readonly field: string;
+  /** Where it is, in the motif's own space. */
   readonly at: Point;
   /** The way it moves: degrees, 0° up, clockwise. */
   readonly direction: number;

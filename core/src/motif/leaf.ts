@@ -1,4 +1,4 @@
-import { extent, number } from "../design/field";
+import { extent, number } from "../fields/number";
 import type { Cubic } from "../geometry/cubic";
 import { subpathOf } from "../geometry/path";
 import type { Point } from "../geometry/point";

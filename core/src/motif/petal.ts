@@ -1,4 +1,4 @@
-import { extent, number } from "../design/field";
+import { extent, number } from "../fields/number";
 import type { Cubic } from "../geometry/cubic";
 import { subpathOf } from "../geometry/path";
 import { defineMotif } from "./definition";
@@ -13,6 +13,7 @@ interface PetalValues {
   readonly foot: number;
 }
 
+/** A shape of two arcs from the foot at the origin up to the tip. */
 export const petal = defineMotif<PetalValues>({
   kind: "petal",
   fields: {

@@ -5,7 +5,9 @@ import type { Surroundings } from "./drawing";
 
 /** A motif inside another, or cut from one, with the map that sets it there. */
 export interface PlacedMotif {
+  /** Ready to be computed. */
   readonly motif: PreparedMotif;
+  /** Where it stands. */
   readonly at: Matrix;
 }
 

@@ -1,4 +1,4 @@
-import { extent, number } from "../design/field";
+import { extent, number } from "../fields/number";
 import { straight } from "../geometry/cubic";
 import { regularPoints, roundCorners } from "../geometry/fillet";
 import { subpathOf } from "../geometry/path";
@@ -6,6 +6,7 @@ import { ORIGIN, polar } from "../geometry/point";
 import { defineMotif } from "./definition";
 import { angleHandle, countHandle, lengthHandle } from "./handles";
 
+/** A regular polygon about the origin. */
 export const polygon = defineMotif({
   kind: "polygon",
   fields: {

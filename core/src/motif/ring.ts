@@ -1,4 +1,4 @@
-import { extent } from "../design/field";
+import { extent } from "../fields/number";
 import { circleSegments } from "../geometry/arc";
 import { reversePath, subpathOf } from "../geometry/path";
 import { ORIGIN } from "../geometry/point";

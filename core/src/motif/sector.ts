@@ -1,4 +1,4 @@
-import { extent, number } from "../design/field";
+import { extent, number } from "../fields/number";
 import { arcSegments } from "../geometry/arc";
 import { straight, type Cubic } from "../geometry/cubic";
 import { subpathOf } from "../geometry/path";

@@ -1,4 +1,4 @@
-import { extent, number } from "../design/field";
+import { extent, number } from "../fields/number";
 import { straight, type Cubic } from "../geometry/cubic";
 import { roundCorners } from "../geometry/fillet";
 import { subpathOf } from "../geometry/path";
@@ -6,6 +6,7 @@ import { between, directionOf, distance, ORIGIN, polar, type Point } from "../ge
 import { defineMotif } from "./definition";
 import { angleHandle, countHandle, lengthHandle } from "./handles";
 
+/** A star about the origin, its edges straight or bowed. */
 export const star = defineMotif({
   kind: "star",
   fields: {

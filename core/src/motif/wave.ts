@@ -1,4 +1,5 @@
-import { choice, extent, number } from "../design/field";
+import { choice } from "../fields/choice";
+import { extent, number } from "../fields/number";
 import { straight, type Cubic } from "../geometry/cubic";
 import { subpathOf } from "../geometry/path";
 import { ORIGIN, type Point } from "../geometry/point";

@@ -1,4 +1,7 @@
-import { choice, following, number, text, toggle } from "../design/field";
+import { choice } from "../fields/choice";
+import { following, number } from "../fields/number";
+import { partName } from "../fields/partName";
+import { toggle } from "../fields/toggle";
 import { bendPath } from "../geometry/bend";
 import { measureLine, type MeasuredLine } from "../geometry/line";
 import { IDENTITY, multiply, rotation, translation } from "../geometry/matrix";
@@ -28,7 +31,7 @@ export const along = defineRule<AlongValues>({
   kind: "along",
   leads: "path",
   fields: {
-    path: text("", 40),
+    path: partName(""),
     /** Twelve unless it is given or follows from the pitch. */
     count: following("count"),
     pitch: following("length", { min: 0.001 }),
@@ -64,7 +67,7 @@ export const along = defineRule<AlongValues>({
 
 function lineOf({ path }: AlongValues, group: Group): MeasuredLine | null {
   const line = measureLine(group.surroundings.lineOf(path) ?? []);
-  if (!line) group.tell(path === "" ? "choose a part whose line the copies follow" : `“${path}” has no line to follow`);
+  if (!line) group.note(path === "" ? "choose a part whose line the copies follow" : `“${path}” has no line to follow`);
   return line;
 }
 

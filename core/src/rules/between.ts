@@ -1,7 +1,7 @@
-import { lazy, mixed } from "yup";
-import { number, structure, toggle, type FieldValue } from "../design/field";
-import { nestedMotifSchema } from "../design/schemaPieces";
-import type { NestedMotif } from "../design/structures";
+import { number } from "../fields/number";
+import { nullable } from "../fields/nullable";
+import { nestedMotif } from "../motif/nestedMotif";
+import { toggle } from "../fields/toggle";
 import { pathsBetween } from "../geometry/between";
 import { IDENTITY } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
@@ -22,15 +22,7 @@ export const between = defineRule<BetweenValues>({
   kind: "between",
   first: { to: { kind: disc.kind, radius: 4 } },
   fields: {
-    to: structure<NestedMotif, PlacedMotif | null>({
-      default: null,
-      is: isMotif,
-      schema: () =>
-        lazy((value: unknown, options) =>
-          value === undefined ? mixed().optional() : nestedMotifSchema(value, options),
-        ),
-      resolve: (stored, resolver, path) => resolver.motif(stored, path),
-    }),
+    to: nullable(nestedMotif),
     count: number("count", 7, { max: 10_000 }),
     /** Whether the motif and the second shape are among them. */
     ends: toggle(true),
@@ -41,7 +33,7 @@ export const between = defineRule<BetweenValues>({
   // Its second shape is pulled on the sheet by handles of its own.
   handles: () => [],
   uses: ({ to }) => to?.motif.uses ?? [],
-  wears: ({ to }) => to?.motif.wears ?? [],
+  paintFrom: ({ to }) => to?.motif.paintFrom ?? [],
   needs: ({ to }) => to?.motif.needs ?? {},
   key: ({ to, ...values }) => [values, to?.motif.key, to?.at],
   transforms({ to, count, ends, ease }, group) {
@@ -64,8 +56,4 @@ export const between = defineRule<BetweenValues>({
 /** t with an exponent from 1 (even) to 3 at one of the ends. */
 function eased(t: number, ease: number): number {
   return ease >= 0 ? t ** (1 + 2 * ease) : 1 - (1 - t) ** (1 - 2 * ease);
-}
-
-function isMotif(stored: FieldValue): stored is FieldValue & NestedMotif {
-  return typeof stored === "object" && "kind" in stored;
 }

@@ -1,4 +1,7 @@
-import { choice, following, number, text, toggle } from "../design/field";
+import { choice } from "../fields/choice";
+import { following, number } from "../fields/number";
+import { partName } from "../fields/partName";
+import { toggle } from "../fields/toggle";
 import { bendPath } from "../geometry/bend";
 import { measureLine, type MeasuredLine } from "../geometry/line";
 import { IDENTITY, multiply, translation, type Matrix } from "../geometry/matrix";
@@ -33,7 +36,7 @@ export const border = defineRule<BorderValues>({
     group: choice(FRIEZE_SYMBOLS, "p1"),
     count: number("count", 8, { max: MOST_REPEATS }),
     /** A part's line it goes along; the line's length holds then, unless a shorter one is given. */
-    path: text("", 40),
+    path: partName(""),
     length: following("length", { min: 0.001 }),
     /** From repeat to repeat; 24 mm unless it is given or follows. */
     pitch: following("length", { min: 0.001 }),
@@ -53,13 +56,28 @@ export const border = defineRule<BorderValues>({
     const images = FRIEZE_GROUPS[values.group].map((operation) => inBorder(operation, spacing));
     return line ? onLine(values, line, images, count, spacing) : onLevel(images, count, spacing);
   },
+  repeat(values) {
+    if (values.path !== "") return null;
+    const { count, spacing } = linked(values, null);
+    const images = FRIEZE_GROUPS[values.group].map((operation) => inBorder(operation, spacing));
+    const along = { x: spacing, y: 0 };
+    return {
+      a: { vector: along, columns: 1, rows: 0 },
+      b: null,
+      cell: { a: along, b: null },
+      images: images.length,
+      columns: null,
+      place: (column, _row, image) => levelImage(imageOf(images, image), column, count, spacing),
+      number: (column) => ({ column, row: 0 }),
+    };
+  },
   links: (values, group) => [borderLinks(values, lineOf(values, group))],
 });
 
 function lineOf({ path }: BorderValues, group: Group): MeasuredLine | null {
   if (path === "") return null;
   const line = measureLine(group.surroundings.lineOf(path) ?? []);
-  if (!line) group.tell(`“${path}” has no line for a border`);
+  if (!line) group.note(`“${path}” has no line for a border`);
   return line;
 }
 
@@ -108,12 +126,15 @@ const imageOf = (images: readonly Image[], j: number): Image =>
 
 function onLevel(images: readonly Image[], count: number, pitch: number): Transforms {
   return {
-    matrices: packMatrices(count * images.length, (j) => {
-      const repeat = Math.floor(j / images.length);
-      const { own, along } = imageOf(images, j);
-      return multiply(translation((repeat - (count - 1) / 2) * pitch + along, 0), own);
-    }),
+    matrices: packMatrices(count * images.length, (j) =>
+      levelImage(imageOf(images, j), Math.floor(j / images.length), count, pitch),
+    ),
   };
+}
+
+/** One image of a repeat of a level border of `count` repeats about the origin. */
+function levelImage({ own, along }: Image, repeat: number, count: number, pitch: number): Matrix {
+  return multiply(translation((repeat - (count - 1) / 2) * pitch + along, 0), own);
 }
 
 /** Repeats stand in the middle of their shares of the line, the first at its start. */

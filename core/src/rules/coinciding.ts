@@ -1,10 +1,10 @@
 import { apply, invert, multiply, type Matrix } from "../geometry/matrix";
+import { SquareLists } from "../geometry/squareLists";
 import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
+import { carrySameHeight } from "./carried";
 import { matrixAt, pickCopies, type Placements } from "./placements";
 import type { Shape } from "./shapes";
-import { addTo } from "../geometry/keyedLists";
-import { squareKey } from "../geometry/squareKey";
 
 /** Side of the cells copies are sorted into by their centre, millimetres. */
 const CELL = TOLERANCE * 16;
@@ -27,7 +27,7 @@ export function withoutCoinciding(shapes: readonly Shape[], placements: Placemen
 function distinctCopies(shapes: readonly Shape[], placements: Placements): Uint32Array {
   const { count, matrices, shapeOf } = placements;
   const probes = new Map<number, SymmetryProbe>();
-  const distinct = new Map<string | number, Matrix[]>();
+  const distinct = new SquareLists();
   const kept: number[] = [];
   for (let copy = 0; copy < count; copy++) {
     const shape = shapeOf?.[copy] ?? 0;
@@ -35,22 +35,24 @@ function distinctCopies(shapes: readonly Shape[], placements: Placements): Uint3
     probes.set(shape, symmetry);
     const matrix = matrixAt(matrices, copy);
     const { x, y } = apply(matrix, symmetry.centre);
-    const keyOf = (cell: number) => (shape === 0 ? cell : `${shape}/${cell}`);
-    const isRepeat = (cell: number) =>
-      distinct.get(keyOf(cell))?.some((other) => isSameCopy(other, matrix, symmetry.isSymmetry)) ?? false;
-    if (cellsAround(x, y).some(isRepeat)) continue;
+    const isRepeated = (other: number) =>
+      (shapeOf?.[other] ?? 0) === shape &&
+      carrySameHeight(placements, other, copy, TOLERANCE) &&
+      isSameCopy(matrixAt(matrices, other), matrix, symmetry.isSymmetry);
+    if (cellsAround(x, y).some(([column, row]) => distinct.some(column, row, isRepeated))) continue;
     kept.push(copy);
-    addTo(distinct, keyOf(squareKey(Math.floor(x / CELL), Math.floor(y / CELL))), matrix);
+    distinct.add(Math.floor(x / CELL), Math.floor(y / CELL), copy);
   }
   return Uint32Array.from(kept);
 }
 
 /** The cells within tolerance of a point: one, or up to four beside an edge. */
-function cellsAround(x: number, y: number): number[] {
+function cellsAround(x: number, y: number): (readonly [column: number, row: number])[] {
   const [left, right] = [Math.floor((x - TOLERANCE) / CELL), Math.floor((x + TOLERANCE) / CELL)];
   const [top, bottom] = [Math.floor((y - TOLERANCE) / CELL), Math.floor((y + TOLERANCE) / CELL)];
-  if (left === right && top === bottom) return [squareKey(left, top)];
-  return [squareKey(left, top), squareKey(right, top), squareKey(left, bottom), squareKey(right, bottom)];
+  const columns = left === right ? [left] : [left, right];
+  const rows = top === bottom ? [top] : [top, bottom];
+  return columns.flatMap((column) => rows.map((row) => [column, row] as const));
 }
 
 function isSameCopy(a: Matrix, b: Matrix, isSymmetry: (matrix: Matrix) => boolean): boolean {

@@ -2,6 +2,7 @@ import { IDENTITY, multiply, type Matrix } from "../geometry/matrix";
 import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
 import type { Surroundings } from "../motif/drawing";
+import { repeatCarried } from "./carried";
 import { boxOfCopies } from "./boxOfCopies";
 import type { Group, Mark, PreparedRule, Transforms } from "./definition";
 import type { LinkReport } from "./linkedNumbers";
@@ -14,18 +15,23 @@ import { reshapeCopies, reshapeMotifs, type Shape } from "./shapes";
 export interface PlacedMark {
   /** The rule's number in the part. */
   readonly rule: number;
+  /** From the space of the mark to the sheet. */
   readonly toSheet: Matrix;
+  /** What can be seen or pulled. */
   readonly mark: Mark;
 }
 
 /** A rule with its number in the part, which counts rules that are switched off too. */
 export interface ActiveRule {
+  /** Its number in the part's list. */
   readonly number: number;
+  /** Ready to be applied. */
   readonly prepared: PreparedRule;
 }
 
 /** Where every copy stands, and the outlines they have. */
 export interface Composition {
+  /** Where every copy stands. */
   readonly placements: Placements;
   /** The motif first where no rule has reshaped it. */
   readonly shapes: readonly Shape[];
@@ -33,8 +39,12 @@ export interface Composition {
   readonly marks: () => readonly PlacedMark[];
   /** Worked out when first asked for: for each rule, by its number in the part, its numbers that hang together. */
   readonly links: () => ReadonlyMap<number, readonly LinkReport[]>;
+  /** What each rule that adds copies came to, by its number in the part. */
+  readonly transforms: ReadonlyMap<number, Transforms>;
+  /** Each rule's group, for rules that may be asked more. */
+  readonly groups: ReadonlyMap<number, Group>;
   /** What the person should know, in words. */
-  readonly told: readonly string[];
+  readonly notes: readonly string[];
 }
 
 /** Copies under way from rule to rule. */
@@ -45,27 +55,31 @@ interface Stage {
 
 /**
  * Applies rules in order: Sₖ = { Tⱼ · p : j = 0 … m−1, p ∈ Sₖ₋₁ }, all of copy 0 first. `whole` sets
- * the finished part on the sheet and is folded into the last rule. Throws a RuleTrouble.
+ * the finished part on the sheet and is folded into the last rule. What is given for a rule's number takes the place of
+ * what the rule itself would come to. Throws a RuleTrouble.
  */
 export function composeRules(
   rules: readonly ActiveRule[],
   motif: Shape,
   whole: Matrix,
   surroundings: Surroundings,
+  given: ReadonlyMap<number, Transforms> = NOTHING_GIVEN,
 ): Composition {
   const symmetry = once(() => symmetryProbe(motif.path, TOLERANCE));
-  const told: string[] = [];
+  const notes: string[] = [];
   let stage: Stage = { placements: sourcePlacement(rules.length === 0 ? whole : IDENTITY), shapes: [motif] };
   const applied: AppliedRule[] = [];
+  const cameTo = new Map<number, Transforms>();
   const apply = ({ number, prepared }: ActiveRule, index: number) => {
     const after = index === rules.length - 1 ? whole : IDENTITY;
-    const group = groupOf(stage, symmetry, surroundings, told);
+    const group = groupOf(stage, symmetry, surroundings, notes);
     if (prepared.adjust) {
       const adjusted = prepared.adjust(stage.placements);
       stage = { ...stage, placements: { ...adjusted, matrices: movedMatrices(adjusted.matrices, after) } };
       return;
     }
-    const transforms = prepared.transforms(group);
+    const transforms = given.get(number) ?? prepared.transforms(group);
+    cameTo.set(number, transforms);
     mostCopiesCheck((transforms.matrices.length / MATRIX_STRIDE) * stage.placements.count);
     applied.push({ rule: number, prepared, group, first: matrixAt(transforms.matrices, 0) });
     stage = repeat(number, stage, transforms, after);
@@ -75,9 +89,13 @@ export function composeRules(
     ...stage,
     marks: once(() => placeMarks(applied, whole)),
     links: once(() => new Map(applied.map(({ rule, prepared, group }) => [rule, prepared.links(group)]))),
-    told,
+    transforms: cameTo,
+    groups: new Map(applied.map(({ rule, group }) => [rule, group])),
+    notes: notes,
   };
 }
+
+const NOTHING_GIVEN: ReadonlyMap<number, Transforms> = new Map();
 
 /** A rule that has been applied, with the group it was applied to. */
 interface AppliedRule {
@@ -109,12 +127,13 @@ function groupOf(
     box: once(() => boxOfCopies(shapes, placements)),
     symmetry,
     surroundings,
-    tell: (words) => {
+    note: (words) => {
       if (!told.includes(words)) told.push(words);
     },
   };
 }
 
+/** Computes something when it is first asked for, and remembers it. */
 export function once<T>(compute: () => T): () => T {
   let known: { value: T } | null = null;
   return () => (known ??= { value: compute() }).value;
@@ -221,33 +240,7 @@ function fullProduct(
   for (let j = 0; j < copies && !alone; j++) {
     multiplyInto(matrices, j * group.matrices.length, transforms.matrices, j, group.matrices);
   }
-  const { rise, zScale, paint } = transforms;
-  return {
-    count,
-    matrices,
-    rise: combine(group.rise, rise, copies, group.count, sum),
-    zScale: combine(group.zScale, zScale, copies, group.count, product),
-    opacity: combine(group.opacity, undefined, copies, group.count, product),
-    paint: combine(paint ? null : group.paint, paint, copies, group.count, product),
-  };
-}
-
-const sum = (a: number, b: number) => a + b;
-const product = (a: number, b: number) => a * b;
-
-function combine(
-  group: Float64Array | null,
-  own: Float64Array | undefined,
-  copies: number,
-  size: number,
-  join: (group: number, own: number) => number,
-): Float64Array | null {
-  if (!group && !own) return null;
-  return Float64Array.from({ length: copies * size }, (_, copy) => {
-    const inner = group?.[copy % size];
-    const outer = own?.[Math.floor(copy / size)];
-    return inner === undefined || outer === undefined ? (inner ?? outer ?? 0) : join(inner, outer);
-  });
+  return { count, matrices, ...repeatCarried(group, transforms, copies, group.count) };
 }
 
 /** The copies that stay when doubled ones are left out; null when all stay. */

@@ -3,8 +3,10 @@ import { lastCounting, MATRIX_STRIDE, numberUnder, type Placements } from "./pla
 
 /** What a formula of a copy may ask of it. */
 export const COPY_NAMES = ["i", "n", "t", "x", "y", "r", "angle", "row", "column", "ring"] as const;
+/** A name a formula over copies may use. */
 export type CopyName = (typeof COPY_NAMES)[number];
 
+/** What a copy knows of itself. */
 export type CopyValues = Record<CopyName, number>;
 
 /**

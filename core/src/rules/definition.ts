@@ -1,6 +1,8 @@
-import { resolveFields, type FieldsOf, type FieldTable, type FieldValue, type StoredFields } from "../design/field";
-import type { Problem } from "../design/problem";
-import type { Resolver } from "../design/resolver";
+import { resolveFields } from "../fields/definitionFields";
+import type { FieldChanges, StoredFields } from "../fields/stored";
+import { type FieldsOf, type FieldTable } from "../fields/field";
+import type { Problem } from "../formula/problem";
+import type { Resolver } from "../fields/resolver";
 import type { Box } from "../geometry/box";
 import type { Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
@@ -10,36 +12,38 @@ import type { SymmetryProbe } from "../geometry/symmetry";
 import type { MotifNeeds } from "../motif/definition";
 import type { Surroundings } from "../motif/drawing";
 import type { NumberHandle } from "../motif/handles";
+import type { Carried } from "./carried";
 import type { LinkReport } from "./linkedNumbers";
 import type { Placements } from "./placements";
+import type { Repeat } from "./repeat";
 
 /**
  * A rule that changes outlines too: each in the motif's own space, keeping where the copy stands; or where the
  * copy stands in the group's space, the outline that comes back being in its final place.
  */
 export interface Reshape {
+  /** In whose space outlines are given: the motif's, or the whole group's. */
   readonly space: "motif" | "group";
+  /** A copy's outline under transform j. */
   outline: (path: Path, j: number) => Path;
   /** Whether pieces of a motif keep their colours; otherwise the part's finish paints the outline as one. */
   readonly keepsPieces: boolean;
 }
 
-/** The transforms T₀ … Tₘ₋₁ of one rule. */
-export interface Transforms {
+/** The transforms T₀ … Tₘ₋₁ of one rule, and what each gives its copies to carry. */
+export interface Transforms extends Partial<Carried> {
   /** Six numbers a transform. */
   readonly matrices: Float64Array;
-  /** Millimetres each transform adds to the height; absent when none does. */
-  readonly rise?: Float64Array;
-  readonly zScale?: Float64Array;
+  /** The ring each transform stands in, where there are any. */
   readonly rings?: Uint32Array;
   /** The row and the column each transform stands in, where there are any. */
   readonly rows?: Uint32Array;
+  /** The column each transform stands in. */
   readonly columns?: Uint32Array;
   /** Whether the image of a copy under transform j would only repeat what is there and is left out. */
   omits?: (j: number, copy: Matrix) => boolean;
+  /** How outlines change from copy to copy. */
   readonly reshape?: Reshape;
-  /** 0…1 for each transform: where its copies stand along the paint's ramp. */
-  readonly paint?: Float64Array;
 }
 
 /** What a rule may ask about the group it repeats, in the group's space; each is computed when first asked for. */
@@ -48,10 +52,12 @@ export interface Group {
   readonly count: number;
   /** The box of everything the rules before have made, millimetres. */
   box: () => Box;
+  /** Whether a map carries the group onto itself. */
   symmetry: () => SymmetryProbe;
+  /** The other parts and the sheet. */
   readonly surroundings: Surroundings;
   /** Notes something the person should know, in words. */
-  tell: (words: string) => void;
+  note: (words: string) => void;
 }
 
 /** What can be shown and pulled on the ornament, in the space of the group the rule repeats. */
@@ -97,28 +103,40 @@ export interface PreparedRule {
   /** Ids of the parts it follows. */
   readonly uses: readonly string[];
   /** Ids of the parts whose paint it takes too. */
-  readonly wears: readonly string[];
+  readonly paintFrom: readonly string[];
+  /** What must be loaded before it is applied. */
   readonly needs: MotifNeeds;
+  /** The copies it makes of a group. */
   transforms: (group: Group) => Transforms;
   /** For rules that add no copies: the copies as it changes them. */
   readonly adjust: ((placements: Placements) => Placements) | null;
+  /** What of it can be seen or pulled on the sheet. */
   marks: (group: Group) => readonly Mark[];
   /** Its numbers that hang together. */
   links: (group: Group) => readonly LinkReport[];
   /** Its numbers as handles, in the space of the group it repeats. */
   handles: () => readonly NumberHandle[];
+  /** How many folds it makes about a centre; 1 for rules that go around none. */
+  readonly folds: number;
   /** The rectangle it repeats in without a seam, millimetres; null where there is none. */
   tile: () => Size | null;
+  /** How it goes on for ever; null for rules that do not. */
+  repeat: (group: Group) => Repeat | null;
 }
 
 /** A kind of rule. Adding one is a file with one of these and a line in the list. */
 export interface RuleDefinition {
+  /** Its name in files. */
   readonly kind: string;
+  /** What a file may say of it. */
   readonly fields: FieldTable;
   /** What a new one has set beside its defaults. */
   readonly first: FieldChanges;
+  /** Whether it may go on for ever. */
+  readonly isEndless: boolean;
   /** The field that names another part, without which it does nothing; null for rules that stand alone. */
   readonly leads: string | null;
+  /** The rule with its values, ready to be applied. */
   prepare: (stored: StoredFields, resolver: Resolver, path: string) => PreparedRule;
 }
 
@@ -131,12 +149,14 @@ interface RuleParts<T> {
   transforms: (values: T, group: Group) => Transforms;
   adjust?: (values: T, placements: Placements) => Placements;
   uses?: (values: T) => readonly string[];
-  wears?: (values: T) => readonly string[];
+  paintFrom?: (values: T) => readonly string[];
   needs?: (values: T) => Partial<MotifNeeds>;
   marks?: (values: T, group: Group) => readonly Mark[];
   links?: (values: T, group: Group) => readonly LinkReport[];
   handles?: (values: T) => readonly NumberHandle[];
+  folds?: (values: T) => number;
   tile?: (values: T) => Size | null;
+  repeat?: (values: T, group: Group) => Repeat | null;
   /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
   conflicts?: (values: T) => readonly Problem[];
   /** What tells two rules apart where the values do not say it all. */
@@ -145,14 +165,13 @@ interface RuleParts<T> {
 
 const SPACE: Mark = { kind: "space" };
 
-/** Fields to store together; undefined brings a default back. */
-export type FieldChanges = Readonly<Record<string, FieldValue | undefined>>;
-
+/** Makes a kind of rule of its fields and the maps it repeats a group by. */
 export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinition {
   return {
     kind: parts.kind,
     fields: { ...parts.fields },
     first: parts.first ?? {},
+    isEndless: parts.repeat !== undefined,
     leads: parts.leads ?? null,
     prepare(stored, resolver, path) {
       const values = resolveFields(parts.fields, stored, resolver, path);
@@ -164,14 +183,16 @@ export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinitio
         key: JSON.stringify([parts.kind, parts.key?.(values) ?? values]),
         copies: parts.copies(values),
         uses: parts.uses?.(values) ?? [],
-        wears: parts.wears?.(values) ?? [],
+        paintFrom: parts.paintFrom?.(values) ?? [],
         needs: { fonts: [], geometryEngine: false, ...parts.needs?.(values) },
         transforms: (group) => parts.transforms(values, group),
         adjust: adjust ? (placements) => adjust(values, placements) : null,
         marks: (group) => [...(parts.marks?.(values, group) ?? []), ...(parts.handles ? [SPACE] : [])],
         handles: () => parts.handles?.(values) ?? [],
         links: (group) => parts.links?.(values, group) ?? [],
+        folds: parts.folds?.(values) ?? 1,
         tile: () => parts.tile?.(values) ?? null,
+        repeat: (group) => parts.repeat?.(values, group) ?? null,
       };
     },
   };

@@ -4,6 +4,7 @@ import type { Point } from "../geometry/point";
 
 /** Ways a copy on a curve may look. */
 export const FACES = ["out", "in", "along", "fixed"] as const;
+/** Where copies look that are set along something. */
 export type Face = (typeof FACES)[number];
 
 /** The direction a copy looks, given the direction away from the curve. Degrees. */

@@ -1,21 +1,28 @@
-import { string } from "yup";
-import { choice, following, number, pair, structure, text, type FieldValue, type PairValue } from "../design/field";
-import type { Limits } from "../design/limits";
-import type { Resolver } from "../design/resolver";
-import { ALTERNATIONS, type AlternateValue, type LatticeSidesValue } from "../design/structures";
-import { exactly, pairOf } from "../design/schemaPieces";
+import { choice } from "../fields/choice";
+import { following, number } from "../fields/number";
+import { pair } from "../fields/pair";
+import { given } from "../fields/given";
+import { nullable } from "../fields/nullable";
+import { point } from "../fields/point";
+import { record } from "../fields/record";
+import { partName } from "../fields/partName";
+import type { FieldValue } from "../fields/stored";
+import type { Limits } from "../fields/limits";
 import { ORIGIN, type Point } from "../geometry/point";
 import { multiply, translation } from "../geometry/matrix";
 import { lengthHandle } from "../motif/handles";
 import { defineRule, type Mark, type Transforms } from "./definition";
-import { fillWith } from "./gridFill";
-import { gridLayout, type Alternating, type LayoutValues } from "./gridLayout";
+import { fillWith, firstFilled, isOdd } from "./gridFill";
+import { ALTERNATIONS, gridLayout, type LayoutValues } from "./gridLayout";
 import { ASYMMETRIC_UNITS } from "./groups/asymmetricUnits";
 import { PLANE_GROUPS, PLANE_GROUP_SYMBOLS } from "./groups/planeGroups";
-import { inCell, LATTICES, type Cell } from "./lattice";
+import { inCell, LATTICES } from "./lattice";
 import { linkNumbers, tidy, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { packMatrices } from "./pack";
 import { tileOf } from "./tile";
+
+/** Where the sides of a free cell may reach, millimetres. */
+const VECTOR: Limits = { min: -10_000, max: 10_000, whole: false };
 
 const GROUPS = ["none", ...PLANE_GROUP_SYMBOLS] as const;
 
@@ -40,7 +47,7 @@ export const grid = defineRule<GridValues>({
     columns: number("count", 5, { max: 10_000 }),
     rows: number("count", 5, { max: 10_000 }),
     /** The sheet, or the id of a part, that is filled; columns and rows follow then. */
-    fill: text("", 40),
+    fill: partName(""),
     pitch: pair("length", { x: 30, y: 30 }, { single: true, min: 0.001 }),
     /** From the first column to the last. */
     width: following("length", { min: 0.001 }),
@@ -49,30 +56,11 @@ export const grid = defineRule<GridValues>({
     height: following("length", { min: 0.001 }),
     heightSets: choice(["pitch", "rows"], "pitch"),
     /** The two sides of a free lattice's cell. */
-    vectors: structure<LatticeSidesValue, Cell | null>({
-      default: null,
-      is: isVectors,
-      schema: () =>
-        exactly({ a: pairOf(VECTOR), b: pairOf(VECTOR) })
-          .default(undefined)
-          .optional(),
-      resolve: (stored, resolver, path) => ({
-        a: resolveVector(stored.a, resolver, `${path}.a`),
-        b: resolveVector(stored.b, resolver, `${path}.b`),
-      }),
-    }),
+    vectors: nullable(record({ a: given(point(ORIGIN, VECTOR)), b: given(point(ORIGIN, VECTOR)) })),
     /** How far every odd row is moved along it, in shares of a column; the lattice's own unless given. */
     shift: following("factor", { min: -1, max: 1, step: 0.05 }),
     /** Whether every other column or row is mirrored or turned about. */
-    alternate: structure<AlternateValue, Alternating>({
-      default: { columns: "none", rows: "none" },
-      is: isAlternate,
-      schema: () =>
-        exactly({ columns: string().oneOf(ALTERNATIONS), rows: string().oneOf(ALTERNATIONS) })
-          .default(undefined)
-          .optional(),
-      resolve: ({ columns = "none", rows = "none" }) => ({ columns, rows }),
-    }),
+    alternate: record({ columns: choice(ALTERNATIONS, "none"), rows: choice(ALTERNATIONS, "none") }),
     group: choice(GROUPS, "none"),
   },
   copies: (values) => (values.fill === "" ? columnsOf(values).count * rowsOf(values).count : 1) * imagesOf(values),
@@ -107,25 +95,32 @@ export const grid = defineRule<GridValues>({
     return marks;
   },
   links: (values) => (values.fill === "" && !values.vectors ? gridLinks(values) : []),
+  repeat(values, group) {
+    const layout = gridLayout(sized(values));
+    const { cell, every, images } = layout;
+    const filling = values.fill !== "";
+    const [columns, rows] = [columnsOf(values).count, rowsOf(values).count];
+    // A filling grid has a cell at the origin, a counted one its middle.
+    const shift = filling ? { column: 0, row: 0 } : { column: fromMiddle(0, columns), row: fromMiddle(0, rows) };
+    const first = filling ? firstFilled(layout, values.fill, group) : { column: 0, row: 0 };
+    return {
+      a: { vector: inCell(cell, every.columns, 0), columns: every.columns, rows: 0 },
+      b: { vector: inCell(cell, 0, every.rows), columns: 0, rows: every.rows },
+      cell,
+      images,
+      columns: filling ? null : columns,
+      place(column, row, image) {
+        const { x, y } = layout.origin(column + shift.column, row + shift.row, isOdd(row));
+        return multiply(translation(x, y), layout.image(image, isOdd(column), isOdd(row)));
+      },
+      number: (column, row) => ({ column: column - first.column, row: row - first.row }),
+    };
+  },
   tile(values) {
     const { a, b } = gridLayout(sized(values)).period;
     return tileOf(a, b);
   },
 });
-
-const VECTOR: Limits = { min: -10_000, max: 10_000, whole: false };
-
-function isVectors(stored: FieldValue): stored is FieldValue & LatticeSidesValue {
-  return typeof stored === "object" && "a" in stored && "b" in stored;
-}
-
-function resolveVector({ x, y }: PairValue, resolver: Resolver, path: string) {
-  return { x: resolver.number(x, VECTOR, `${path}.x`), y: resolver.number(y, VECTOR, `${path}.y`) };
-}
-
-function isAlternate(stored: FieldValue): stored is FieldValue & AlternateValue {
-  return typeof stored === "object" && ("columns" in stored || "rows" in stored);
-}
 
 function imagesOf({ group }: GridValues): number {
   return group === "none" ? 1 : PLANE_GROUPS[group].operations.length;

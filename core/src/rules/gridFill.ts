@@ -1,10 +1,10 @@
+import { SHEET } from "../fields/partName";
 import { areaWithin } from "../geometry/area";
 import { boxOfPoints, growBox, isEmpty, reachFrom, type Box } from "../geometry/box";
 import { apply, invert, multiply, translation, type Matrix } from "../geometry/matrix";
 import { boxOfPath } from "../geometry/path";
 import { ORIGIN, type Point } from "../geometry/point";
-import { MOST_COPIES } from "../design/most";
-import { SHEET } from "../design/uses";
+import { MOST_COPIES } from "../fields/most";
 import type { Group, Transforms } from "./definition";
 import type { GridLayout } from "./gridLayout";
 import { mostCopiesCheck } from "./mostCopies";
@@ -19,7 +19,7 @@ const MOST_CELLS = 10 * MOST_COPIES;
  */
 export function fillWith(layout: GridLayout, region: string, group: Group): Transforms {
   const own = group.box();
-  const within = region === SHEET ? touching(boxOfPath(group.surroundings.sheet()), own) : inside(region, group, own);
+  const within = withinOf(region, group, own);
   if (!within || isEmpty(own)) return { matrices: new Float64Array(0) };
   const matrices: number[] = [];
   const rows: number[] = [];
@@ -39,7 +39,7 @@ export function fillWith(layout: GridLayout, region: string, group: Group): Tran
     }
     mostCopiesCheck(rows.length * group.count);
   }
-  if (rows.length === 0) group.tell("no copy of the grid falls where it is to fill");
+  if (rows.length === 0) group.note("no copy of the grid falls where it is to fill");
   return {
     matrices: Float64Array.from(matrices),
     rows: Uint32Array.from(rows),
@@ -47,13 +47,27 @@ export function fillWith(layout: GridLayout, region: string, group: Group): Tran
   };
 }
 
-function mostCellsCheck(cells: number): void {
-  if (cells <= MOST_CELLS) return;
-  const [told, most] = [cells.toLocaleString("en"), MOST_CELLS.toLocaleString("en")];
-  throw new RuleTrouble("", `lays ${told} cells over what it fills, at most ${most} can be; widen its spacing`);
+function withinOf(region: string, group: Group, own: Box): Within | null {
+  return region === SHEET ? touching(boxOfPath(group.surroundings.sheet()), own) : inside(region, group, own);
 }
 
-function isOdd(index: number): boolean {
+/** The numbers of the first column and row of a grid that fills: copies are counted from there. */
+export function firstFilled(layout: GridLayout, region: string, group: Group): { column: number; row: number } {
+  const own = group.box();
+  const within = withinOf(region, group, own);
+  if (!within || isEmpty(own)) return { column: 0, row: 0 };
+  const { fromColumn, fromRow } = cellsOver(within.box, layout, own);
+  return { column: fromColumn, row: fromRow };
+}
+
+function mostCellsCheck(cells: number): void {
+  if (cells <= MOST_CELLS) return;
+  const [notes, most] = [cells.toLocaleString("en"), MOST_CELLS.toLocaleString("en")];
+  throw new RuleTrouble("", `lays ${notes} cells over what it fills, at most ${most} can be; widen its spacing`);
+}
+
+/** Whether a column or row is one of those that alternate. */
+export function isOdd(index: number): boolean {
   return Math.abs(index % 2) === 1;
 }
 

@@ -1,25 +1,40 @@
 import type { Point } from "../geometry/point";
 import { IDENTITY, invert, multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
-import type { Alternation } from "../design/structures";
 import { PLANE_GROUPS, type CellOperation, type PlaneGroupSymbol } from "./groups/planeGroups";
 import { cellForGroup, inCell, layoutOf, type Cell, type Lattice } from "./lattice";
 
+/** What may be done to every other column or row. */
+export const ALTERNATIONS = ["none", "flip", "turn"] as const;
+/** What is done to every other column or row. */
+export type Alternation = (typeof ALTERNATIONS)[number];
+
+/** What is done to every other column, and to every other row. */
 export interface Alternating {
+  /** What every second column does. */
   readonly columns: Alternation;
+  /** What every second row does. */
   readonly rows: Alternation;
 }
 
+/** What a grid is laid out by. */
 export interface LayoutValues {
+  /** The form of the cells. */
   readonly lattice: Lattice;
+  /** Distances along x and y, millimetres. */
   readonly pitch: Point;
+  /** The sides of a free cell, millimetres. */
   readonly vectors: Cell | null;
+  /** How far every second row stands off; undefined for the lattice's own. */
   readonly shift: number | undefined;
+  /** What every second column and row does. */
   readonly alternate: Alternating;
+  /** The plane group's symbol. */
   readonly group: PlaneGroupSymbol | "none";
 }
 
 /** A grid without its edges: where the cells are, and what stands in each. */
 export interface GridLayout {
+  /** What is repeated. */
   readonly cell: Cell;
   /** The images within one cell, in order. */
   readonly images: number;
@@ -29,8 +44,11 @@ export interface GridLayout {
   image: (k: number, isOddColumn: boolean, isOddRow: boolean) => Matrix;
   /** Two vectors that carry the whole grid onto itself. */
   readonly period: Cell;
+  /** Columns and rows after which it is the same again. */
+  readonly every: { readonly columns: number; readonly rows: number };
 }
 
+/** A grid without its edges, of a lattice or of a plane group. */
 export function gridLayout(values: LayoutValues): GridLayout {
   return values.group === "none" ? latticeLayout(values) : groupLayout(values, values.group);
 }
@@ -38,7 +56,7 @@ export function gridLayout(values: LayoutValues): GridLayout {
 function latticeLayout({ lattice, pitch, vectors, shift, alternate }: LayoutValues): GridLayout {
   const { cell, oddShift } = layoutOf(lattice, pitch, vectors, shift);
   const rowsDiffer = alternate.rows !== "none" || oddShift !== 0;
-  const columnsDiffer = alternate.columns !== "none";
+  const every = { columns: alternate.columns === "none" ? 1 : 2, rows: rowsDiffer ? 2 : 1 };
   return {
     cell,
     images: 1,
@@ -48,10 +66,8 @@ function latticeLayout({ lattice, pitch, vectors, shift, alternate }: LayoutValu
         isOddColumn ? alternated(alternate.columns, -1) : IDENTITY,
         isOddRow ? alternated(alternate.rows, 1) : IDENTITY,
       ),
-    period: {
-      a: inCell(cell, columnsDiffer ? 2 : 1, 0),
-      b: inCell(cell, 0, rowsDiffer ? 2 : 1),
-    },
+    period: { a: inCell(cell, every.columns, 0), b: inCell(cell, 0, every.rows) },
+    every,
   };
 }
 
@@ -71,6 +87,7 @@ function groupLayout({ pitch, vectors }: LayoutValues, symbol: PlaneGroupSymbol)
     origin: (column, row) => inCell(cell, column, row),
     image: (k) => images[k] ?? IDENTITY,
     period: isCentred(symbol) ? { a: inCell(cell, 1, 0), b: inCell(cell, 0.5, 0.5) } : cell,
+    every: { columns: 1, rows: 1 },
   };
 }
 

@@ -2,17 +2,21 @@ import { cosDegrees, sinDegrees } from "../geometry/angle";
 import type { Point } from "../geometry/point";
 import type { CellShape } from "./groups/planeGroups";
 
+/** Lattices a grid may have. */
 export const LATTICES = ["square", "rectangle", "brick", "diamond", "hex", "free"] as const;
+/** The name of a lattice. */
 export type Lattice = (typeof LATTICES)[number];
 
 /** The two sides of a lattice's cell, millimetres. */
 export interface Cell {
+  /** One side, millimetres. */
   readonly a: Point;
+  /** The other side, millimetres. */
   readonly b: Point;
 }
 
 /** A lattice laid out in rows: where the copy in a column and a row stands, and the rows' own offset. */
-export interface Layout {
+interface Layout {
   readonly cell: Cell;
   /** How far every odd row is moved along it, in shares of a column. */
   readonly oddShift: number;

@@ -1,15 +1,20 @@
-import type { Quantity } from "../design/field";
-import type { FieldChanges } from "./definition";
+import type { Quantity } from "../fields/field";
+import type { FieldChanges } from "../fields/stored";
 
 /** Count, spacing and span hang together: two are held, and the third follows. */
 export const LINK_ROLES = ["count", "spacing", "span"] as const;
+/** One of the three numbers that hang together. */
 export type LinkRole = (typeof LINK_ROLES)[number];
 
+/** Three numbers that hang together, and which of them follows. */
 export interface LinkedNumbers {
+  /** How many copies. */
   readonly count: number;
   /** From copy to copy: degrees or millimetres. */
   readonly spacing: number;
+  /** From the first to where the next after the last would be. */
   readonly span: number;
+  /** Which of the three is worked out of the others. */
   readonly follows: LinkRole;
 }
 
@@ -17,7 +22,9 @@ export interface LinkedNumbers {
 export interface LinkReport extends LinkedNumbers {
   /** What they are about: "around", "columns", "rows", "along", "border". */
   readonly about: string;
+  /** Whether spacing and span are lengths or angles. */
   readonly quantity: Quantity;
+  /** Which field of the rule holds each of the three. */
   readonly fields: Readonly<Record<LinkRole, string>>;
   /** What to store so that one of the three follows and the others keep their present values. */
   readonly letFollow: Readonly<Record<LinkRole, FieldChanges>>;

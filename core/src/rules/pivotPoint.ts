@@ -1,4 +1,4 @@
-import type { Pivot } from "../design/field";
+import type { Pivot } from "../fields/field";
 import { placeInBox } from "../geometry/box";
 import type { Point } from "../geometry/point";
 import type { Group } from "./definition";

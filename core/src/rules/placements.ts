@@ -1,10 +1,11 @@
 import type { Matrix } from "../geometry/matrix";
+import { NOTHING_CARRIED, pickCarried, type Carried } from "./carried";
 
 /** Numbers one placement takes in the flat array of matrices. */
 export const MATRIX_STRIDE = 6;
 
 /** How often one rule repeats, and how many copies the rules before it had made. */
-export interface RuleSpan {
+interface RuleSpan {
   /** The rule's number in the part, which counts rules that are switched off too. */
   readonly number: number;
   readonly copies: number;
@@ -20,22 +21,15 @@ export interface RuleSpan {
  * Where every copy of a motif stands, as flat arrays: cheap to compute, to hand to a worker, to draw.
  * Copies are in the order of the rules, all of copy 0 of the last rule first.
  */
-export interface Placements {
+export interface Placements extends Carried {
+  /** How many copies. */
   readonly count: number;
   /** Six numbers a copy, as in SVG: a b c d e f. Millimetres. */
   readonly matrices: Float64Array;
-  /** Height above the bed in millimetres; null when every copy lies on it. */
-  readonly rise: Float64Array | null;
-  /** Scale of height; null when it is 1 for every copy. */
-  readonly zScale: Float64Array | null;
   /** One a rule, in order. */
   readonly spans: readonly RuleSpan[];
   /** For each copy the number of its outline, where rules have made several; null when all have the motif's own. */
   readonly shapeOf: Uint32Array | null;
-  /** For each copy its opacity, 0…1; null when all have the finish's. */
-  readonly opacity: Float64Array | null;
-  /** For each copy where it stands along its paint's ramp, 0…1; null where no rule says. */
-  readonly paint: Float64Array | null;
   /** For each copy its number in the full product, where copies that would have doubled were left out; else null. */
   readonly slots: Uint32Array | null;
 }
@@ -45,11 +39,8 @@ export function sourcePlacement(matrix: Matrix): Placements {
   return {
     count: 1,
     matrices: Float64Array.from(matrix),
-    rise: null,
-    zScale: null,
+    ...NOTHING_CARRIED,
     shapeOf: null,
-    opacity: null,
-    paint: null,
     spans: [],
     slots: null,
   };
@@ -94,15 +85,11 @@ export function pickCopies(placements: Placements, kept: Uint32Array): Placement
   kept.forEach((copy, index) => {
     matrices.set(placements.matrices.subarray(copy * MATRIX_STRIDE, (copy + 1) * MATRIX_STRIDE), index * MATRIX_STRIDE);
   });
-  const take = (values: Float64Array | null) => values && Float64Array.from(kept, (copy) => values[copy] ?? 0);
   const { shapeOf, slots } = placements;
   return {
     count: kept.length,
     matrices,
-    rise: take(placements.rise),
-    zScale: take(placements.zScale),
-    opacity: take(placements.opacity),
-    paint: take(placements.paint),
+    ...pickCarried(placements, kept),
     shapeOf: shapeOf && Uint32Array.from(kept, (copy) => shapeOf[copy] ?? 0),
     spans: placements.spans,
     slots: Uint32Array.from(kept, (copy) => slots?.[copy] ?? copy),

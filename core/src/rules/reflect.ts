@@ -1,4 +1,6 @@
-import { number, pair, toggle } from "../design/field";
+import { number } from "../fields/number";
+import { pair } from "../fields/pair";
+import { toggle } from "../fields/toggle";
 import { apply, IDENTITY, invert, multiply, reflection, sizeOf, translation, type Matrix } from "../geometry/matrix";
 import { reachFrom } from "../geometry/box";
 import { polar } from "../geometry/point";

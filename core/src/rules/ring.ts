@@ -1,5 +1,7 @@
-import { choice, following, number, pair } from "../design/field";
-import type { Problem } from "../design/problem";
+import { choice } from "../fields/choice";
+import { following, number } from "../fields/number";
+import { pair } from "../fields/pair";
+import type { Problem } from "../formula/problem";
 import { FULL_TURN } from "../geometry/angle";
 import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseRadii } from "../geometry/ellipse";
 import type { Matrix } from "../geometry/matrix";
@@ -73,6 +75,7 @@ export const ring = defineRule<RingValues>({
     return { matrices, rings };
   },
   marks: ({ radius, start }) => [{ kind: "radius", field: "radius", radii: radius, start }],
+  folds: (values) => ringLinks(values).count,
   links: (values) => [ringLinks(values)],
   handles(values) {
     const { radius, start } = values;

@@ -1,9 +1,9 @@
-import { array, string } from "yup";
-import { number, structure, text, type FieldValue } from "../design/field";
-import type { Limits } from "../design/limits";
-import type { Resolver } from "../design/resolver";
-import { numberValue } from "../design/schemaPieces";
-import { SHEET } from "../design/uses";
+import { number } from "../fields/number";
+import { structure } from "../fields/structure";
+import { partName, SHEET } from "../fields/partName";
+import { list } from "../fields/list";
+import type { Limits } from "../fields/limits";
+import type { Resolver } from "../fields/resolver";
 import type { NumberValue } from "../formula/numbers";
 import { lengthHandle } from "../motif/handles";
 import { ORIGIN } from "../geometry/point";
@@ -38,7 +38,7 @@ export const scatter = defineRule<ScatterValues>({
   kind: "scatter",
   fields: {
     /** The sheet, or the id of a part. */
-    region: text(SHEET, 40),
+    region: partName(SHEET),
     /** The least distance from foot to foot. */
     gap: number("length", 12, { min: 0 }),
     count: number("count", 60),
@@ -46,12 +46,7 @@ export const scatter = defineRule<ScatterValues>({
     turn: range({ from: 0, to: 0 }, ANGLE),
     size: range({ from: 1, to: 1 }, SIZE),
     /** Parts whose areas stay free. */
-    avoid: structure<readonly string[], readonly string[]>({
-      default: [],
-      is: isNames,
-      schema: () => array(string().required()).max(MOST_AVOIDED),
-      resolve: (stored) => stored,
-    }),
+    avoid: list(partName(""), { most: MOST_AVOIDED }),
   },
   copies: ({ count }) => count,
   handles: ({ gap }) => [lengthHandle("gap", ORIGIN, 90, gap)],
@@ -71,7 +66,7 @@ export const scatter = defineRule<ScatterValues>({
     });
     if (points.length < count) {
       const found = points.length.toLocaleString("en");
-      group.tell(`there is room for ${found} of ${count.toLocaleString("en")} at this gap`);
+      group.note(`there is room for ${found} of ${count.toLocaleString("en")} at this gap`);
     }
     const pick = ({ from, to }: Range) => from + (to - from) * random();
     return {
@@ -80,11 +75,7 @@ export const scatter = defineRule<ScatterValues>({
   },
 });
 
-function isNames(stored: FieldValue): stored is FieldValue & readonly string[] {
-  return Array.isArray(stored);
-}
-
-function isEnds(stored: FieldValue): stored is FieldValue & readonly NumberValue[] {
+function isEnds(stored: unknown): stored is readonly NumberValue[] {
   return Array.isArray(stored);
 }
 
@@ -93,7 +84,7 @@ function range(standard: Range, limits: Limits) {
   return structure<readonly NumberValue[], Range>({
     default: standard,
     is: isEnds,
-    schema: () => array(numberValue(limits).required()).length(2),
+    of: list(number("factor", 0, limits), { least: 2, most: 2 }),
     resolve: ([from = standard.from, to = standard.to], resolver: Resolver, path) => ({
       from: resolver.number(from, limits, `${path}[0]`),
       to: resolver.number(to, limits, `${path}[1]`),

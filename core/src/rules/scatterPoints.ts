@@ -1,5 +1,7 @@
+import { at } from "../geometry/at";
 import type { Box } from "../geometry/box";
 import type { Point } from "../geometry/point";
+import { SquareLists } from "../geometry/squareLists";
 
 /** Darts thrown for each point wanted, before growing from the points there are. */
 const DARTS = 6;
@@ -49,10 +51,10 @@ function grow(
 ): void {
   const active = points.map((_, index) => index);
   while (active.length > 0 && points.length < count) {
-    const at = Math.floor(random() * active.length);
-    const from = points[active[at] ?? 0];
+    const chosen = Math.floor(random() * active.length);
+    const from = points[active[chosen] ?? 0];
     if (!from || !growOne(from, gap, box, random, take)) {
-      active[at] = active[active.length - 1] ?? 0;
+      active[chosen] = active[active.length - 1] ?? 0;
       active.pop();
     } else active.push(points.length - 1);
   }
@@ -78,24 +80,24 @@ function cellsOver({ left, top, right, bottom }: Box, gap: number) {
   const side = Math.max(gap / Math.SQRT2, least, 1e-6);
   const columns = Math.floor((right - left) / side) + 1;
   const rows = Math.floor((bottom - top) / side) + 1;
-  const cells = new Map<number, Point[]>();
+  const cells = new SquareLists();
+  const points: Point[] = [];
   const around = Math.ceil(gap / side);
   const columnOf = (x: number) => Math.min(columns - 1, Math.floor((x - left) / side));
   const rowOf = (y: number) => Math.min(rows - 1, Math.floor((y - top) / side));
   return {
     put(point: Point): void {
-      const key = rowOf(point.y) * columns + columnOf(point.x);
-      const held = cells.get(key);
-      if (held) held.push(point);
-      else cells.set(key, [point]);
+      cells.add(columnOf(point.x), rowOf(point.y), points.push(point) - 1);
     },
     isFree({ x, y }: Point): boolean {
+      const isTooNear = (other: number) => {
+        const point = at(points, other);
+        return (point.x - x) ** 2 + (point.y - y) ** 2 < gap * gap;
+      };
       const [column, row] = [columnOf(x), rowOf(y)];
       for (let r = Math.max(0, row - around); r <= Math.min(rows - 1, row + around); r++) {
         for (let c = Math.max(0, column - around); c <= Math.min(columns - 1, column + around); c++) {
-          for (const other of cells.get(r * columns + c) ?? []) {
-            if ((other.x - x) ** 2 + (other.y - y) ** 2 < gap * gap) return false;
-          }
+          if (cells.some(c, r, isTooNear)) return false;
         }
       }
       return true;

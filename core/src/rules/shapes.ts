@@ -1,18 +1,19 @@
 import { transformPath, type Path } from "../geometry/path";
 import { IDENTITY } from "../geometry/matrix";
-import type { Piece } from "../motif/drawing";
+import { movedPiece, redrawnPiece, type Piece } from "../motif/drawing";
 import type { Reshape } from "./definition";
 import { matrixAt, type Placements } from "./placements";
 
 /** An outline copies are painted with. Millimetres. */
 export interface Shape {
+  /** Its outline, in its own space. */
   readonly path: Path;
   /** The pieces it is painted in, bottom first; null when the part's finish paints the outline as one. */
   readonly pieces: readonly Piece[] | null;
 }
 
 /** Outlines, and for each copy of a product the number of its own. */
-export interface ShapedCopies {
+interface ShapedCopies {
   readonly shapes: readonly Shape[];
   readonly shapeOf: Uint32Array;
 }
@@ -53,13 +54,13 @@ function placed({ path, pieces }: Shape, group: Placements, copy: number): Shape
   if (matrix.every((entry, place) => entry === IDENTITY[place])) return { path, pieces };
   return {
     path: transformPath(path, matrix),
-    pieces: pieces && pieces.map((piece) => ({ ...piece, path: transformPath(piece.path, matrix) })),
+    pieces: pieces && pieces.map((piece) => movedPiece(piece, matrix)),
   };
 }
 
 function reshaped({ path, pieces }: Shape, { outline, keepsPieces }: Reshape, j: number): Shape {
   return {
     path: outline(path, j),
-    pieces: pieces && keepsPieces ? pieces.map((piece) => ({ ...piece, path: outline(piece.path, j) })) : null,
+    pieces: pieces && keepsPieces ? pieces.map((piece) => redrawnPiece(piece, (own) => outline(own, j))) : null,
   };
 }

@@ -1,6 +1,7 @@
-import { choice, number, structure } from "../design/field";
-import type { SpiralSizeValue } from "../design/structures";
-import { spiralSizeSchema, resolveSpiralSize, isSpiralSize, type SpiralSize } from "./spiralSize";
+import { choice } from "../fields/choice";
+import { number } from "../fields/number";
+import { structure } from "../fields/structure";
+import { isSpiralSize, resolveSpiralSize, SPIRAL_SIZE, type SpiralSize, type SpiralSizeValue } from "./spiralSize";
 import { toDegrees } from "../geometry/angle";
 import { evenlyAlong } from "../geometry/evenly";
 import { directionOf, distance, ORIGIN, polar, type Point } from "../geometry/point";
@@ -50,7 +51,7 @@ export const spiral = defineRule<SpiralValues>({
     size: structure<SpiralSizeValue, SpiralSize>({
       default: null,
       is: isSpiralSize,
-      schema: spiralSizeSchema,
+      of: SPIRAL_SIZE,
       resolve: resolveSpiralSize,
     }),
   },

@@ -1,4 +1,6 @@
-import { number, pair, pivot } from "../design/field";
+import { number } from "../fields/number";
+import { pair } from "../fields/pair";
+import { pivot } from "../fields/pivot";
 import { about, fixedPoint, IDENTITY, multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
 import type { Box } from "../geometry/box";
 import { distance, type Point } from "../geometry/point";

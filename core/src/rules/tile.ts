@@ -11,20 +11,29 @@ const NEAR = 1e-6;
  * shortest that is upright. Null where no multiple of its two sides is either. Millimetres.
  */
 export function tileOf(a: Point, b: Point): Size | null {
-  const width = shortest(a, b, "y");
-  const height = shortest(a, b, "x");
-  return width === null || height === null ? null : { width, height };
+  const [across, down] = [shortestVector(a, b, "y"), shortestVector(a, b, "x")];
+  return across === null || down === null ? null : { width: across.length, height: down.length };
 }
 
-/** The length of the shortest vector m·a + n·b that vanishes in one direction. */
-function shortest(a: Point, b: Point, vanishing: "x" | "y"): number | null {
+/** A vector m·a + n·b of a lattice that is level, or upright, and its length in millimetres. */
+export interface LatticeVector {
+  /** How often along the first side. */
+  readonly m: number;
+  /** How often along the second side. */
+  readonly n: number;
+  /** Millimetres. */
+  readonly length: number;
+}
+
+/** The shortest vector of a lattice that vanishes in one direction; null where none is found. */
+export function shortestVector(a: Point, b: Point, vanishing: "x" | "y"): LatticeVector | null {
   const other = vanishing === "x" ? "y" : "x";
-  let best: number | null = null;
+  let best: LatticeVector | null = null;
   for (let n = 0; n <= MOST; n++) {
     for (let m = -MOST; m <= MOST; m++) {
       if (Math.abs(m * a[vanishing] + n * b[vanishing]) > NEAR) continue;
       const length = Math.abs(m * a[other] + n * b[other]);
-      if (length > NEAR && (best === null || length < best)) best = length;
+      if (length > NEAR && (best === null || length < best.length - NEAR)) best = { m, n, length };
     }
   }
   return best;

@@ -1,4 +1,6 @@
-import { following, number, pivot, type Pivot } from "../design/field";
+import { following, number } from "../fields/number";
+import { pivot } from "../fields/pivot";
+import { type Pivot } from "../fields/field";
 import { FULL_TURN } from "../geometry/angle";
 import { about, rotation } from "../geometry/matrix";
 import { reachFrom } from "../geometry/box";
@@ -50,6 +52,7 @@ export const turn = defineRule<TurnValues>({
     }
     return marks;
   },
+  folds: (values) => linked(values).count,
   links: (values) => [aroundLinks(linked(values), { count: "count", spacing: "angle", span: "span" })],
 });
 

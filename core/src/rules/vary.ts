@@ -1,23 +1,38 @@
-import { formula, type CopyFormula } from "../design/field";
+import { formula } from "../fields/formula";
+import type { CopyFormula } from "../fields/copyFormula";
 import { compileFormula } from "../formula/compile";
 import { FormulaError } from "../formula/formulaError";
 import { polar } from "../geometry/point";
 import { multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
 import { COPY_NAMES, copyReader, type CopyName, type CopyValues } from "./copyNames";
+import { carryOn } from "./carried";
 import { defineRule } from "./definition";
 import { layMatrix } from "./pack";
 import { matrixAt, type Placements } from "./placements";
 import { RuleTrouble } from "./ruleTrouble";
 
 /** What may vary from copy to copy. */
-export const VARIED = ["turn", "size", "moveX", "moveY", "moveOut", "opacity", "paint"] as const;
+export const VARIED = [
+  "turn",
+  "size",
+  "moveX",
+  "moveY",
+  "moveOut",
+  "rise",
+  "tiltX",
+  "tiltY",
+  "opacity",
+  "paint",
+] as const;
+/** One of the things that may vary. */
 export type Varied = (typeof VARIED)[number];
 
 type VaryValues = Readonly<Record<Varied, CopyFormula | null>>;
 
 /**
  * Changes the copies the rules before have made, one by one, by formulas: turned (degrees) and sized about their
- * foot, moved across, down or away from the origin (millimetres), made fainter, or set along the paint's ramp.
+ * foot, moved across, down or away from the origin (millimetres), raised (millimetres) and tilted (degrees) as solids,
+ * made fainter, or set along the paint's ramp.
  */
 export const vary = defineRule<VaryValues>({
   kind: "vary",
@@ -28,6 +43,9 @@ export const vary = defineRule<VaryValues>({
     moveX: formula("length", COPY_NAMES),
     moveY: formula("length", COPY_NAMES),
     moveOut: formula("length", COPY_NAMES),
+    rise: formula("length", COPY_NAMES),
+    tiltX: formula("angle", COPY_NAMES),
+    tiltY: formula("angle", COPY_NAMES),
     opacity: formula("share", COPY_NAMES),
     paint: formula("share", COPY_NAMES),
   },
@@ -36,10 +54,22 @@ export const vary = defineRule<VaryValues>({
   adjust: (values, placements) => ({
     ...placements,
     matrices: movedCopies(values, placements),
+    rise: carriedOn("rise", values, placements),
+    tiltX: carriedOn("tiltX", values, placements),
+    tiltY: carriedOn("tiltY", values, placements),
     opacity: values.opacity ? shares(values.opacity, "opacity", placements) : placements.opacity,
     paint: values.paint ? shares(values.paint, "paint", placements) : placements.paint,
   }),
 });
+
+/** What copies carry of one thing, with what the formula adds. */
+function carriedOn(field: "rise" | "tiltX" | "tiltY", values: VaryValues, placements: Placements): Float64Array | null {
+  const formula = values[field];
+  return formula ? carryOn(placements, field, copyValues(formula, field, placements)) : placements[field];
+}
+
+/** What moves copies on the sheet. */
+const MOVING = ["turn", "size", "moveX", "moveY", "moveOut"] as const;
 
 function shares(formula: CopyFormula, field: Varied, placements: Placements): Float64Array {
   const values = copyValues(formula, field, placements);
@@ -75,7 +105,7 @@ function isCopyName(name: string): name is CopyName {
 }
 
 function movedCopies(values: VaryValues, placements: Placements): Float64Array {
-  const given = VARIED.filter((field) => field !== "opacity" && field !== "paint" && values[field] !== null);
+  const given = MOVING.filter((field) => values[field] !== null);
   if (given.length === 0) return placements.matrices;
   const of = (field: Varied) => {
     const formula = values[field];

@@ -1,40 +1,96 @@
-import { MOST_NODES, MOST_RUNS, MOST_SHAPES } from "../design/most";
-import type { Motif } from "../design/design";
-import type { SvgShapeValue } from "../design/structures";
-import { isEmpty } from "../geometry/box";
-import { IDENTITY, translation } from "../geometry/matrix";
+import { MOST_NODES, MOST_RUNS, MOST_SHAPES } from "../fields/most";
+import type { Motif } from "../fields/stored";
+import { changesWithin, overOf, type Paint } from "../finish/paint";
+import { strokeAreas } from "../finish/line/strokeAreas";
+import { strokesAsAreas } from "../finish/line/strokesAsAreas";
+import { isEmpty, meets, type Box } from "../geometry/box";
+import { IDENTITY, sizeOf, translation, type Matrix } from "../geometry/matrix";
 import { boxOfPath, transformPath, type Path } from "../geometry/path";
-import { pathData } from "../make/pathData";
+import { pathData } from "../geometry/pathData";
+import { isSimple } from "../geometry/simple";
 import { drawnOfPath } from "../motif/drawn/drawnPath";
 import { toDrawnValues } from "../motif/drawn/nodes";
 import { pieceOutline, type Piece } from "../motif/drawing";
+import type { SvgShapeValue } from "../motif/svg/source";
+import { areaOfCopies, copyOutlines } from "../rules/copyOutlines";
 import { matrixAt } from "../rules/placements";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import type { PartScene } from "./scene";
 import { wholePart } from "./wholePart";
 
+/** Copies made plain. */
+export interface Baked {
+  /** What stands in place of motif and rules. */
+  readonly motif: Motif;
+  /** Whether the motif has the opacity of the part's finish in it, which the finish must then leave out. */
+  readonly hasOpacity: boolean;
+  /** What cannot be kept as it was, in words. */
+  readonly notes: readonly string[];
+}
+
 /**
- * A part's copies, joined as they are, as one motif that needs no rules: drawn outlines where one finish paints all,
- * a picture with colours of its own where copies differ. On the sheet, millimetres. Throws a RuleTrouble when it
- * would be too large.
+ * A part's copies, joined as they are, as one motif that needs no rules and looks the same: drawn outlines where one
+ * finish paints them all as well as each by itself, else a picture with colours of its own. On the sheet, millimetres.
+ * Throws a RuleTrouble when it would be too large.
  */
-export function bakedCopies(part: PartScene): Motif {
-  return isOneFinish(part) ? drawnCopies(part) : picturedCopies(part);
+export function bakedCopies(part: PartScene): Baked {
+  if (isOneOutline(part)) return { motif: drawnCopies(part), hasOpacity: false, notes: [] };
+  // Copies that lie apart are as clear together as each by itself.
+  const { placements } = part.geometry;
+  if (placements.opacity === null && (placements.count <= 1 || !someOverlap(boxesOf(part)))) {
+    const solid = { ...part, finish: { ...part.finish, opacity: 1 } };
+    return { motif: picturedCopies(solid), hasOpacity: false, notes: notesOf(solid) };
+  }
+  return { motif: picturedCopies(part), hasOpacity: true, notes: notesOf(part) };
 }
 
-function isOneFinish({ geometry, finish }: PartScene): boolean {
-  const isFlat = (kind: string | undefined) =>
-    kind === undefined || kind === "flat" || kind === "linear" || kind === "radial";
-  const flat = isFlat(finish.fill?.kind) && isFlat(finish.line?.paint.kind);
+function boxesOf({ geometry }: PartScene): Box[] {
+  return copyOutlines(geometry).map((path) => boxOfPath(path));
+}
+
+/** Whether the outlines of all copies together, painted once, look as the copies do painted one after the other. */
+function isOneOutline(part: PartScene): boolean {
+  const { geometry, finish } = part;
   const { shapes, placements } = geometry;
-  return flat && placements.opacity === null && shapes.every(({ pieces }) => pieces === null);
+  const { fill, line, opacity } = finish;
+  if (placements.opacity !== null || shapes.some(({ pieces }) => pieces !== null)) return false;
+  if (![fill, line?.paint ?? null].every((paint) => isOneForAll(paint, placements.count))) return false;
+  if (line !== null && !isSameSize(geometry)) return false;
+  if (!someOverlap(boxesOf(part))) return true;
+  // Where copies lie over each other their lines and their clearness show.
+  const isSolid = fill?.kind === "flat" && fill.color.length < 9 && opacity === 1;
+  return line === null && isSolid && shapes.every(({ path }) => isSimple(path));
 }
 
-function drawnCopies({ geometry: { shapes, placements } }: PartScene): Motif {
-  const path: Path = Array.from({ length: placements.count }, (_, copy) =>
-    transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrixAt(placements.matrices, copy)),
-  ).flat();
-  const paths = drawnOfPath(path);
+/** Whether a paint is the same for one outline of all copies as for each of them. */
+function isOneForAll(paint: Paint | null, count: number): boolean {
+  if (!paint || paint.kind === "flat") return true;
+  return changesWithin(paint) && (overOf(paint) === "whole" || (count <= 1 && overOf(paint) === "copy"));
+}
+
+/** Whether every copy is as large as the motif, so that its line is as wide. */
+function isSameSize({ placements: { count, matrices } }: PartScene["geometry"]): boolean {
+  return Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)).every(
+    (matrix) => isSimilar(matrix) && Math.abs(sizeOf(matrix) - 1) < 1e-6,
+  );
+}
+
+/** Whether a map keeps shapes, so that a line stays as wide all around. */
+function isSimilar([a, b, c, d]: Matrix): boolean {
+  const size = Math.hypot(a, b);
+  return Math.abs(Math.hypot(c, d) - size) < 1e-6 * size && Math.abs(a * c + b * d) < 1e-6 * size * size;
+}
+
+/** Pairs of boxes looked at; among more some are taken to overlap. */
+const MOST_PAIRS = 2_000_000;
+
+function someOverlap(boxes: readonly Box[]): boolean {
+  if (boxes.length * boxes.length > MOST_PAIRS) return true;
+  return boxes.some((box, index) => boxes.some((other, k) => k > index && meets(box, other)));
+}
+
+function drawnCopies({ geometry }: PartScene): Motif {
+  const paths = drawnOfPath(areaOfCopies(geometry));
   const nodes = paths.reduce((most, run) => Math.max(most, run.nodes.length), 0);
   if (paths.length > MOST_RUNS || nodes > MOST_NODES) throw tooLarge(paths.length, MOST_RUNS);
   return { kind: "drawn", paths: toDrawnValues(paths) };
@@ -52,29 +108,57 @@ function picturedCopies(part: PartScene): Motif {
     source: {
       width: Math.max(0.001, box.right - box.left),
       height: Math.max(0.001, box.bottom - box.top),
-      shapes: pieces.map((piece) => shapeOf(piece, transformPath(pieceOutline(piece), back))),
+      shapes: pieces.flatMap((piece) => shapesOf(piece, back)),
     },
     at: middle,
   };
 }
 
-function shapeOf({ fill, fillRule, line, opacity }: Piece, path: Path): SvgShapeValue {
-  const color = (paint: Piece["fill"]) => (typeof paint === "object" && paint && "own" in paint ? paint.own : null);
-  const stroke = line && color(line.paint);
-  return {
-    d: pathData(path),
-    fill: color(fill),
-    ...(fillRule === "evenodd" && { rule: fillRule }),
-    ...(line &&
-      stroke &&
-      line.width > 0 && {
-        line: { color: stroke, width: line.width, cap: line.cap, join: line.join, dash: line.dash },
-      }),
-    ...(opacity < 1 && { opacity }),
-  };
+/** A piece as a shape of a picture; its line by itself where it is not as wide all around. */
+function shapesOf(piece: Piece, back: Matrix): SvgShapeValue[] {
+  const { fill, fillRule, line, opacity, at = IDENTITY } = piece;
+  const stroke = line && line.width > 0 ? colorOf(line.paint) : null;
+  const shared = opacity < 1 ? { opacity } : {};
+  const outline = pathData(transformPath(pieceOutline(piece), back));
+  const filled = { d: outline, fill: colorOf(fill), ...(fillRule === "evenodd" && { rule: fillRule }), ...shared };
+  if (!line || stroke === null) return [filled];
+  const { cap, join } = line;
+  if (isSimilar(at)) {
+    const size = sizeOf(at);
+    const dash = line.dash.map((length) => length * size);
+    return [{ ...filled, line: { color: stroke, width: line.width * size, cap, join, dash } }];
+  }
+  const shape = { width: line.width, cap, join, dash: line.dash, dots: null, swell: [], place: "center" as const };
+  const area: Path = strokeAreas(piece.path, shape, false).flatMap(({ path }) => path);
+  return [filled, { d: pathData(transformPath(transformPath(area, at), back)), fill: stroke, ...shared }];
+}
+
+function colorOf(paint: Piece["fill"]): string | null {
+  return typeof paint === "object" && paint && "own" in paint ? paint.own : null;
+}
+
+/** What a picture of copies cannot keep. */
+function notesOf(part: PartScene): string[] {
+  const { fill, line, opacity } = part.finish;
+  const { placements, shapes } = part.geometry;
+  const isLost = (paint: Paint | null | undefined) => changesWithin(paint) && overOf(paint) !== "line";
+  const isClear = opacity < 1 || placements.opacity !== null;
+  const piecesEach = Math.max(1, ...strokesAsAreas(shapes, line).map(({ pieces }) => pieces?.length ?? 1));
+  const isSkewed = line !== null && !isScaled(part.geometry);
+  return [
+    ...([fill, line?.paint].some(isLost) ? ["baked copies show the middle colour of a gradient"] : []),
+    ...(isClear && (piecesEach > 1 || (isSkewed && fill !== null))
+      ? ["baked copies that are clear show their fill through their line"]
+      : []),
+  ];
+}
+
+/** Whether every copy's line is as wide all around. */
+function isScaled({ placements: { count, matrices } }: PartScene["geometry"]): boolean {
+  return Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)).every(isSimilar);
 }
 
 function tooLarge(count: number, most: number): RuleTrouble {
-  const told = `would be ${count.toLocaleString("en")} outlines; at most ${most.toLocaleString("en")} can be baked: lower a count`;
-  return new RuleTrouble("rules", told);
+  const notes = `would be ${count.toLocaleString("en")} outlines; at most ${most.toLocaleString("en")} can be baked: lower a count`;
+  return new RuleTrouble("rules", notes);
 }

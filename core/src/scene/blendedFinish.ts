@@ -1,6 +1,6 @@
-import type { ResolvedPart } from "../design/resolve";
+import type { ResolvedPart } from "../design/resolved";
 import type { Paint } from "../finish/paint";
-import type { ResolvedFinish } from "../finish/resolveFinish";
+import type { ResolvedFinish } from "../finish/finishFields";
 import type { PartScene } from "./scene";
 
 /**
@@ -11,7 +11,7 @@ export function blendedFinish(
   { finish, rules }: ResolvedPart,
   partOf: (id: string) => PartScene | undefined,
 ): ResolvedFinish {
-  const other = rules.flatMap(({ prepared }) => prepared.wears).map((id) => partOf(id)?.finish)[0];
+  const other = rules.flatMap(({ prepared }) => prepared.paintFrom).map((id) => partOf(id)?.finish)[0];
   if (!other) return finish;
   const fill = finish.fill && other.fill ? over(finish.fill, other.fill) : finish.fill;
   const line =

@@ -15,6 +15,7 @@ export interface GapReport {
   readonly gap: Float64Array;
   /** The number of that copy; -1 where there is no other. */
   readonly nearest: Int32Array;
+  /** How large each is, the motif's own size as 1. */
   readonly size: Float64Array;
   /** Degrees. */
   readonly turn: Float64Array;

@@ -1,4 +1,4 @@
-import type { ResolvedSheet } from "../design/resolve";
+import type { ResolvedSheet } from "../design/resolved";
 import { IDENTITY } from "../geometry/matrix";
 import { NO_EFFECTS } from "../finish/effects/effects";
 import { colorOfPainting } from "../finish/paint";
@@ -22,6 +22,9 @@ export function groundPart(sheet: ResolvedSheet): PartScene | null {
     role: "show",
     visible: true,
     blend: "normal",
+    solid: null,
+    cut: null,
+    pattern: () => "it lies over the whole sheet",
     finish: { fill: ground, line: null, opacity: 1, effects: NO_EFFECTS },
     geometry: {
       path,
@@ -34,7 +37,7 @@ export function groundPart(sheet: ResolvedSheet): PartScene | null {
       colorOf: null,
       faceOf: null,
       crossings: null,
-      told: [],
+      notes: [],
       wedge: () => null,
       marks: () => [],
       links: () => new Map(),

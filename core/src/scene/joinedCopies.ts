@@ -1,11 +1,12 @@
-import { MOST_FACED, MOST_UNITED, MOST_WOVEN } from "../design/most";
-import type { ResolvedPart } from "../design/resolve";
-import { SHEET } from "../design/uses";
-import type { LineShape } from "../finish/line/lineShape";
+import { SHEET } from "../fields/partName";
+import type { ResolvedPart } from "../design/resolved";
 import { areaWithin } from "../geometry/area";
 import { apply } from "../geometry/matrix";
 import { ORIGIN } from "../geometry/point";
-import { isJoined, joinCopies, type JoinAsked, type JoinedCopies } from "../join/joinCopies";
+import type { Bands } from "../join/definition";
+import { isJoined, joinCopies } from "../join/joinCopies";
+import type { JoinedCopies } from "../join/joined";
+import { joinOf } from "../join/list";
 import type { Surroundings } from "../motif/drawing";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import type { PartGeometry } from "./scene";
@@ -16,24 +17,22 @@ export function joinedCopies(
   copies: PartGeometry["copies"],
   onSheet: Surroundings,
 ): JoinedCopies | null {
-  const { mode, dropDoubled, paint, cutBy, inside } = join;
+  const { mode, dropDoubled, cutBy, inside } = join;
   const kept = inside === null ? null : inside === SHEET ? onSheet.sheet() : (onSheet.areaOf(inside) ?? []);
   const taken = cutBy.flatMap((id) => onSheet.areaOf(id) ?? []);
   const limits = { taken: taken.length > 0 ? areaWithin(taken) : null, kept: kept && areaWithin(kept) };
-  const weave = { gap: join.gap, flipped: join.flipped, ...bandOf(finish) };
-  const asked: JoinAsked = { mode, dropDoubled, paint, limits, centre: apply(at, ORIGIN), weave, offset: join.offset };
-  if (!isJoined(asked)) return null;
-  const most = mode === "weave" ? MOST_WOVEN : mode === "faces" || dropDoubled ? MOST_FACED : MOST_UNITED;
+  if (!isJoined(join, limits)) return null;
+  const most = joinOf(mode).most(dropDoubled);
   const { count } = copies.placements;
   if (count > most) {
-    const told = `joins ${count.toLocaleString("en")} copies; at most ${most.toLocaleString("en")} can be joined so`;
-    throw new RuleTrouble("join", told);
+    const notes = `joins ${count.toLocaleString("en")} copies; at most ${most.toLocaleString("en")} can be joined so`;
+    throw new RuleTrouble("join", notes);
   }
-  return joinCopies(copies, asked);
+  return joinCopies(copies, join, { limits, dropDoubled, centre: apply(at, ORIGIN), bands: bandsOf(finish) });
 }
 
-/** What of a finish gives a weave its bands: everything but colours. */
-export function bandOf({ fill, line }: ResolvedPart["finish"]): { filled: boolean; line: LineShape | null } {
+/** What of a finish makes copies bands: everything but colours. */
+export function bandsOf({ fill, line }: ResolvedPart["finish"]): Bands {
   if (!line) return { filled: fill !== null, line: null };
   const { paint: _colors, ...shape } = line;
   return { filled: fill !== null, line: shape };

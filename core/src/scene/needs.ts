@@ -1,7 +1,9 @@
 import type { Design } from "../design/design";
-import { resolveDesign, type ResolvedDesign, type ResolvedPart } from "../design/resolve";
+import { resolveDesign } from "../design/resolve";
+import type { ResolvedDesign, ResolvedPart } from "../design/resolved";
 import { loadFont } from "../engines/fontBook";
 import { loadGeometryEngine } from "../engines/geometryEngine";
+import { joinOf } from "../join/list";
 import type { MotifNeeds } from "../motif/definition";
 import { FONTS, type ShippedFont } from "../motif/text/fonts";
 
@@ -9,6 +11,8 @@ import { FONTS, type ShippedFont } from "../motif/text/fonts";
 export interface Host {
   /** The geometry engine's WebAssembly. */
   geometryEngine: () => Promise<Uint8Array | ArrayBuffer>;
+  /** The solid engine's WebAssembly. */
+  solidEngine: () => Promise<Uint8Array | ArrayBuffer>;
   /** A font's file. */
   font: (font: ShippedFont) => Promise<Uint8Array>;
 }
@@ -29,11 +33,11 @@ function needsOfParts(parts: readonly ResolvedPart[]): MotifNeeds {
     geometryEngine:
       needs.some(({ geometryEngine }) => geometryEngine) ||
       parts.some(
-        ({ cutouts, trimToWedge, join, finish: { line } }) =>
+        ({ cutouts, join, finish: { line } }) =>
           cutouts.length > 0 ||
-          trimToWedge ||
+          join.trimToWedge ||
           (line !== null && line.place !== "center") ||
-          join.mode !== "apart" ||
+          !joinOf(join.mode).leavesCopies ||
           join.cutBy.length > 0 ||
           join.inside !== null ||
           join.offset !== null,

@@ -1,28 +1,31 @@
 import type { Design } from "../design/design";
-import { resolveDesign, type ResolvedDesign, type ResolvedPart, type ResolvedSheet } from "../design/resolve";
-import { isFollowingSheet, usesOf, wornBy } from "../design/uses";
+import { resolveDesign } from "../design/resolve";
+import type { ResolvedDesign, ResolvedPart, ResolvedSheet } from "../design/resolved";
+import { isFollowingSheet, usesOf, paintedFrom } from "../design/uses";
 import { IDENTITY, multiply } from "../geometry/matrix";
-import type { Size } from "../geometry/size";
+import { joinKey } from "../join/joinCopies";
+import { joinOf } from "../join/list";
 import type { Drawing } from "../motif/drawing";
-import { composeRules, once, type ActiveRule } from "../rules/compose";
-import { withoutCoinciding } from "../rules/coinciding";
+import { composeRules, once, type Composition } from "../rules/compose";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import { prepareForResolved, type Host } from "./needs";
 import { drawPart } from "./partDrawing";
-import type { PartGeometry, PartScene, Scene } from "./scene";
+import { geometryOf, type Around } from "./partGeometry";
+import { patternOf } from "./patternOfPart";
+import type { PartScene, Scene } from "./scene";
 import { surroundingsOf } from "./surroundings";
 import { blendedFinish } from "./blendedFinish";
-import { faceFinish } from "./faceFinish";
 import { groundPart } from "./groundPart";
-import { bandOf, joinedCopies } from "./joinedCopies";
-import { wedgeOf } from "./wedge";
+import { bandsOf } from "./joinedCopies";
 
 interface Remembered {
   readonly drawingKey: string;
   readonly geometryKey: string;
-  /** Tells two finishes apart; worked out when a part that wears it asks. */
+  /** Tells two finishes apart; worked out when a part that takes its paint asks. */
   readonly finishKey: () => string;
   readonly drawing: Drawing;
+  /** The copies as the rules made them. */
+  readonly composed: Composition;
   /** What it follows, as it was: other parts' geometries, and the paint it takes from them. */
   readonly followed: readonly unknown[];
   readonly scene: PartScene;
@@ -69,11 +72,11 @@ export class SceneBuilder {
     };
     for (const { id } of resolved.parts) compute(id);
     this.parts = next;
-    const { sheet, guides, numbers } = resolved;
+    const { sheet, making, guides, numbers } = resolved;
     const parts = resolved.parts.flatMap(({ id }) => next.get(id)?.scene ?? []);
     // Some problems are only found while computing.
     const problems = [...resolved.ownProblems, ...resolved.parts.flatMap((part) => part.problems)];
-    return { sheet, ground: this.groundOf(sheet), guides, parts, numbers, problems };
+    return { sheet, making, ground: this.groundOf(sheet), guides, parts, numbers, problems };
   }
 
   private groundOf(sheet: ResolvedSheet): PartScene | null {
@@ -110,14 +113,14 @@ function computeOrKeep(
 
 function computePart(
   part: ResolvedPart,
-  known: Remembered | undefined,
+  before: Remembered | undefined,
   sheet: ResolvedSheet,
   usedOf: RememberedOf,
   onWork: (part: string) => void,
 ): Remembered {
   const followed = [
     ...usesOf(part).map(({ id }) => usedOf(id)?.scene.geometry),
-    ...wornBy(part).map((id) => usedOf(id)?.finishKey()),
+    ...paintedFrom(part).map((id) => usedOf(id)?.finishKey()),
     ...(isFollowingSheet(part) ? [sheet.width, sheet.height] : []),
   ];
   const ruleKeys = part.rules.map(({ number, prepared }) => `${number} ${prepared.key}`).join("\n");
@@ -125,21 +128,34 @@ function computePart(
     part.motif.key,
     part.motifAt.join(),
     ...part.cutouts.map(({ motif, at }) => `${motif.key} ${at.join()}`),
-    part.trimToWedge ? ruleKeys : "",
+    part.join.trimToWedge ? ruleKeys : "",
     followed.length > 0 ? part.at.join() : "",
   ].join("\n");
-  const geometryKey = [drawingKey, ruleKeys, part.at.join(), part.oneEach, joinKey(part)].join("\n");
-  const same = known?.followed.every((one, index) => one === followed[index]) ? known : undefined;
+  const geometryKey = [
+    drawingKey,
+    ruleKeys,
+    part.at.join(),
+    part.oneEach,
+    joinKey(part.join, bandsOf(part.finish)),
+  ].join("\n");
+  const same = before?.followed.every((one, index) => one === followed[index]) ? before : undefined;
   const sceneOf = (id: string) => usedOf(id)?.scene;
   if (same?.geometryKey !== geometryKey) onWork(part.name);
   const drawing =
     same?.drawingKey === drawingKey
       ? same.drawing
       : drawPart(part, surroundingsOf(multiply(part.at, part.motifAt), sheet, sceneOf));
-  const geometry =
-    same?.geometryKey === geometryKey ? same.scene.geometry : computeGeometry(part, drawing, sheet, sceneOf);
-  const { id, name, role, visible, blend } = part;
-  const finish = faceFinish(blendedFinish(part, sceneOf), part.join, geometry);
+  const around: Around = {
+    ofPart: surroundingsOf(part.at, sheet, sceneOf),
+    onSheet: surroundingsOf(IDENTITY, sheet, sceneOf),
+  };
+  const known = same?.geometryKey === geometryKey ? same : null;
+  const composed = known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart);
+  const geometry = known?.scene.geometry ?? geometryOf(part, drawing, composed, around);
+  const { id, name, role, visible, blend, solid, cut } = part;
+  const blended = blendedFinish(part, sceneOf);
+  const finish = { ...blended, fill: joinOf(part.join.mode).fill(part.join, blended.fill, geometry) };
+  const shown = { id, name, role, visible, geometry, finish, blend, solid, cut };
   const finishKey = once(() => JSON.stringify([finish, blend]));
   return {
     drawingKey,
@@ -147,55 +163,7 @@ function computePart(
     finishKey,
     drawing,
     followed,
-    scene: { id, name, role, visible, geometry, finish, blend },
+    composed,
+    scene: { ...shown, pattern: once(() => patternOf({ ...part, finish: blended }, drawing, composed, shown, around)) },
   };
-}
-
-/** What of a join tells geometries apart. Colours are left out: a new one computes nothing again. */
-function joinKey({ join, finish }: ResolvedPart): string {
-  const { mode, cutBy, inside, dropDoubled, paint, gap, flipped, offset } = join;
-  const band = mode === "weave" ? bandOf(finish) : null;
-  return JSON.stringify([mode, cutBy, inside, dropDoubled, paint, gap, flipped, offset, band]);
-}
-
-type SceneOf = (id: string) => PartScene | undefined;
-
-function computeGeometry(
-  part: ResolvedPart,
-  { path, pieces, told }: Drawing,
-  sheet: ResolvedSheet,
-  sceneOf: SceneOf,
-): PartGeometry {
-  const { motifAt, at, rules } = part;
-  const composed = composeRules(rules, { path, pieces }, at, surroundingsOf(at, sheet, sceneOf));
-  const { shapes } = composed;
-  const kept = part.oneEach ? withoutCoinciding(shapes, composed.placements) : composed.placements;
-  const copies = { shapes, placements: kept };
-  const joined = joinedCopies(part, copies, surroundingsOf(IDENTITY, sheet, sceneOf));
-  return {
-    path,
-    motifAt,
-    at,
-    wedge: once(() => wedgeOf(rules, path)),
-    links: composed.links,
-    tiles: once(() => tilesOf(rules)),
-    marks: composed.marks,
-    copies,
-    shapes: joined?.shapes ?? shapes,
-    placements: joined?.placements ?? kept,
-    joined: joined !== null,
-    colorOf: joined?.colorOf ?? null,
-    faceOf: joined?.faceOf ?? null,
-    crossings: joined?.crossings ?? null,
-    told: [...told, ...composed.told, ...(joined?.told ?? [])],
-  };
-}
-
-function tilesOf(rules: readonly ActiveRule[]): ReadonlyMap<number, Size> {
-  return new Map(
-    rules.flatMap(({ number, prepared }) => {
-      const tile = prepared.tile();
-      return tile ? [[number, tile] as const] : [];
-    }),
-  );
 }

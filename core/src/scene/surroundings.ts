@@ -1,7 +1,8 @@
-import type { ResolvedSheet } from "../design/resolve";
-import { determinant, invert, multiply, type Matrix } from "../geometry/matrix";
-import { reversePath, transformPath, type Path } from "../geometry/path";
+import type { ResolvedSheet } from "../design/resolved";
+import { invert, multiply, type Matrix } from "../geometry/matrix";
+import { transformPath } from "../geometry/path";
 import type { Surroundings } from "../motif/drawing";
+import { areaOfCopies, shapeOfCopy } from "../rules/copyOutlines";
 import { matrixAt } from "../rules/placements";
 import type { PartScene } from "./scene";
 import { sheetEdge } from "./sheetEdge";
@@ -18,13 +19,13 @@ export function surroundingsOf(
     lineOf(id) {
       const geometry = partOf(id)?.geometry;
       if (!geometry || !back) return null;
-      const { placements, shapes } = geometry.copies;
-      const source = shapes[placements.shapeOf?.[0] ?? 0]?.path ?? [];
-      return transformPath(source, multiply(back, matrixAt(placements.matrices, 0)));
+      const { placements } = geometry.copies;
+      if (placements.count === 0) return [];
+      return transformPath(shapeOfCopy(geometry.copies, 0).path, multiply(back, matrixAt(placements.matrices, 0)));
     },
     areaOf(id) {
       const geometry = partOf(id)?.geometry;
-      return geometry && back ? transformPath(everyOutline(geometry), back) : null;
+      return geometry && back ? transformPath(areaOfCopies(geometry), back) : null;
     },
     wholeOf(id) {
       const part = partOf(id);
@@ -33,13 +34,4 @@ export function surroundingsOf(
     },
     sheet: () => (back ? transformPath([sheetEdge(sheet)], back) : []),
   };
-}
-
-/** All copies as one area. Mirrored ones are run the other way, or they would undo those they lie over. */
-function everyOutline({ placements, shapes }: PartScene["geometry"]): Path {
-  return Array.from({ length: placements.count }, (_, copy) => {
-    const matrix = matrixAt(placements.matrices, copy);
-    const placed = transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrix);
-    return determinant(matrix) < 0 ? reversePath(placed) : placed;
-  }).flat();
 }

@@ -1,9 +1,9 @@
+import { formula } from "../fields/formula";
 import type { Design } from "../design/design";
 import { designResolver, resolveDesign } from "../design/resolve";
 import { COPY_NAMES } from "../rules/copyNames";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import { copyValues, VARIED } from "../rules/vary";
-import { formula } from "../design/field";
 import { scopeOf } from "../formula/numbers";
 import type { Scene } from "./scene";
 import { buildScene } from "./sceneBuilder";

@@ -9,8 +9,11 @@ import { isEmpty } from "../geometry/box";
 
 /** The sector one fold owns, in the space of the motif the first rule repeats: degrees, clockwise from one side to the other. */
 export interface Wedge {
+  /** Its point. */
   readonly pivot: Point;
+  /** Where it begins. */
   readonly from: number;
+  /** Where it ends. */
   readonly to: number;
 }
 
@@ -24,7 +27,7 @@ export function wedgeOf(rules: readonly ActiveRule[], path: Path): Wedge | null 
     box: () => boxOfPath(path),
     symmetry: () => NEVER,
     surroundings: NO_SURROUNDINGS,
-    tell: () => undefined,
+    note: () => undefined,
   };
   const marks = rules.map(({ prepared }) => prepared.marks(group));
   const turnAt = marks.findIndex((own) => own.some(({ kind }) => kind === "wedge"));

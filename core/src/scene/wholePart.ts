@@ -1,13 +1,21 @@
-import { colorAlong } from "../finish/gradient";
 import { hasEffects } from "../finish/effects/effects";
-import { dressLines } from "../finish/line/dressLines";
-import { colorAt, isGradient, type Paint } from "../finish/paint";
+import { strokesAsAreas } from "../finish/line/strokesAsAreas";
+import { changesWithin, colorAlongLine, colorAt, overOf, type Paint } from "../finish/paint";
 import { multiply, type Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
-import { NO_LINE, pieceOutline, type Drawing, type Piece, type PieceLine, type PiecePaint } from "../motif/drawing";
+import {
+  NO_LINE,
+  pieceOutline,
+  type Drawing,
+  type Piece,
+  type PieceHeight,
+  type PieceLine,
+  type PiecePaint,
+} from "../motif/drawing";
+import { carriedBy, type Carried } from "../rules/carried";
 import { matrixAt } from "../rules/placements";
 import { RuleTrouble } from "../rules/ruleTrouble";
-import { MOST_SHAPES } from "../design/most";
+import { MOST_SHAPES } from "../fields/most";
 import type { PartScene } from "./scene";
 
 /**
@@ -17,7 +25,7 @@ import type { PartScene } from "./scene";
 export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix): Drawing {
   const { placements } = geometry;
   const { fill, line, opacity } = finish;
-  const shapes = dressLines(geometry.shapes, line);
+  const shapes = strokesAsAreas(geometry.shapes, line);
   const fillOf = fill && colorAt(fill, placements);
   const strokeOf = line && colorAt(line.paint, placements);
   const pieces: Piece[] = [];
@@ -25,14 +33,16 @@ export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix)
     const shape = shapes[placements.shapeOf?.[copy] ?? 0];
     if (!shape) continue;
     const at = multiply(toOwn, matrixAt(placements.matrices, copy));
+    const carried = carriedBy(placements, copy);
     const own: CopyPaint = {
       fill: fillOf ? { own: fillOf(copy) } : null,
       line: lineOf(line, strokeOf ? { own: strokeOf(copy) } : null),
-      along: line && isGradient(line.paint) ? colorAlong(line.paint) : null,
-      opacity: opacity * (placements.opacity?.[copy] ?? 1),
+      along: line && changesWithin(line.paint) ? colorAlongLine(line.paint) : null,
+      opacity: opacity * carried.opacity,
+      height: hasHeights(placements) ? heightOf(carried) : null,
     };
-    if (!shape.pieces) pieces.push({ path: shape.path, at, fillRule: "nonzero", ...own });
-    else pieces.push(...shape.pieces.map((piece) => worn(piece, at, own)));
+    if (!shape.pieces) pieces.push(plainPiece(shape.path, at, own));
+    else pieces.push(...shape.pieces.map((piece) => inherited(piece, at, own)));
     if (pieces.length > MOST_SHAPES) {
       throw new RuleTrouble(
         "motif",
@@ -41,18 +51,18 @@ export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix)
     }
   }
   const path: Path = pieces.flatMap(pieceOutline);
-  const told = [
+  const notes = [
     ...(blend === "normal" ? [] : ["a part that is a motif keeps its colours, but not how it blends"]),
     ...([fill, line?.paint].some((paint) => paint && isOverArea(paint))
       ? ["a gradient of a part that is a motif shows its middle colour"]
       : []),
     ...(hasEffects(finish.effects) ? ["a part that is a motif leaves its shadows, grain and glow behind"] : []),
   ];
-  return { path, pieces, told };
+  return { path, pieces, notes: notes };
 }
 
 function isOverArea(paint: Paint): boolean {
-  return paint.kind === "pools" || (isGradient(paint) && paint.over !== "line");
+  return changesWithin(paint) && overOf(paint) !== "line";
 }
 
 interface CopyPaint {
@@ -61,6 +71,19 @@ interface CopyPaint {
   /** The line's colour at a place along it, where it changes so. */
   readonly along: ((share: number) => string) | null;
   readonly opacity: number;
+  readonly height: PieceHeight | null;
+}
+
+function hasHeights({ rise, zScale, tiltX, tiltY }: Carried): boolean {
+  return [rise, zScale, tiltX, tiltY].some((values) => values !== null);
+}
+
+function heightOf({ rise, zScale, tiltX, tiltY }: PieceHeight): PieceHeight {
+  return { rise, zScale, tiltX, tiltY };
+}
+
+function plainPiece(path: Path, at: Matrix, { fill, line, opacity, height }: CopyPaint): Piece {
+  return { path, at, fillRule: "nonzero", fill, line, opacity, ...(height && { height }) };
 }
 
 function lineOf(line: PartScene["finish"]["line"], paint: PiecePaint): PieceLine {
@@ -69,24 +92,38 @@ function lineOf(line: PartScene["finish"]["line"], paint: PiecePaint): PieceLine
 }
 
 /** A piece of the part's own motif, with what it leaves to the finish filled in. */
-function worn(piece: Piece, at: Matrix, own: CopyPaint): Piece {
+function inherited(piece: Piece, at: Matrix, own: CopyPaint): Piece {
   return {
     ...piece,
     at: piece.at ? multiply(at, piece.at) : at,
-    fill: wornFill(piece.fill, own),
-    line: wornLine(piece.line, own.line),
+    fill: inheritedFill(piece.fill, own),
+    line: inheritedLine(piece.line, own.line),
     opacity: piece.opacity * own.opacity,
+    ...nestedHeight(piece, own),
   };
 }
 
-function wornFill(fill: PiecePaint, own: CopyPaint): PiecePaint {
+/** A piece of a part in a part in a part lies as high as all of them together. */
+function nestedHeight({ height: inner }: Piece, { height: outer }: CopyPaint): Pick<Piece, "height"> {
+  if (!inner || !outer) return inner ? { height: inner } : outer ? { height: outer } : {};
+  return {
+    height: {
+      rise: outer.rise + inner.rise * outer.zScale,
+      zScale: outer.zScale * inner.zScale,
+      tiltX: outer.tiltX + inner.tiltX,
+      tiltY: outer.tiltY + inner.tiltY,
+    },
+  };
+}
+
+function inheritedFill(fill: PiecePaint, own: CopyPaint): PiecePaint {
   if (fill === "finish") return own.fill;
   if (fill === "line") return own.line.paint;
   if (fill && "along" in fill) return own.along ? { own: own.along(fill.along) } : own.line.paint;
   return fill;
 }
 
-function wornLine(line: PieceLine | null, own: PieceLine): PieceLine {
+function inheritedLine(line: PieceLine | null, own: PieceLine): PieceLine {
   if (!line) return own;
   return line.paint === "finish" ? { ...line, paint: own.paint } : line;
 }

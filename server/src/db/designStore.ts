@@ -1,6 +1,5 @@
 import { and, asc, desc, eq, gt, isNotNull, isNull, like, lt, or, sql, type SQL } from "drizzle-orm";
-import { writeDesign, type Design } from "@twin-petal/core";
-import { summarise } from "../summary";
+import type { ReadDesign } from "../pools";
 import type { Database } from "./database";
 import { designs, pictures, revisions } from "./schema";
 import { WriteQueue } from "./writeQueue";
@@ -20,7 +19,7 @@ export interface ListQuery {
 }
 
 /** How a save ended. */
-export type SaveOutcome =
+type SaveOutcome =
   | { readonly kind: "saved"; readonly revision: number }
   | { readonly kind: "stale"; readonly revision: number }
   | { readonly kind: "missing" };
@@ -68,9 +67,8 @@ export class DesignStore {
     return row;
   }
 
-  async create(id: string, design: Design): Promise<void> {
-    const content = writeDesign(design);
-    const row = { id, revision: 1, changed: Date.now(), content, ...(await summarise(design)) };
+  async create(id: string, { content, summary }: ReadDesign): Promise<void> {
+    const row = { id, revision: 1, changed: Date.now(), content, ...summary };
     return this.queue.run(async () => {
       await this.db.batch([
         this.db.insert(designs).values(row),
@@ -80,9 +78,7 @@ export class DesignStore {
   }
 
   /** Replaces a design if it is still at the expected revision; null expects nothing. */
-  async save(id: string, design: Design, expected: number | null): Promise<SaveOutcome> {
-    const content = writeDesign(design);
-    const summary = await summarise(design);
+  async save(id: string, { content, summary }: ReadDesign, expected: number | null): Promise<SaveOutcome> {
     return this.queue.run(async () => {
       const current = await this.find(id);
       if (!current || current.binned !== null) return { kind: "missing" };

@@ -44,3 +44,28 @@ export const pictures = sqliteTable("pictures", {
   revision: integer("revision").notNull(),
   png: blob("png", { mode: "buffer" }).notNull(),
 });
+
+/** What simulated devices were given to do. The file is kept, so that it can be run again. */
+export const jobs = sqliteTable("jobs", {
+  id: text("id").primaryKey(),
+  /** The device's name. */
+  device: text("device").notNull(),
+  /** What the file is called. */
+  name: text("name").notNull(),
+  state: text("state", { enum: ["running", "paused", "done", "stopped", "interrupted", "failed"] }).notNull(),
+  /** Milliseconds since 1970. */
+  created: integer("created").notNull(),
+  steps: integer("steps").notNull(),
+  done: integer("done").notNull(),
+  /** How many times faster than the device would be; null for at once. */
+  pace: real("pace"),
+  /** As JSON. */
+  settings: text("settings").notNull(),
+  /** What the device did, as JSON; null until it has ended. */
+  report: text("report"),
+  /** Every step it did, as JSON; null until it has ended. */
+  trace: text("trace"),
+  /** Why it failed, in words. */
+  trouble: text("trouble"),
+  file: blob("file", { mode: "buffer" }).notNull(),
+});

@@ -2,13 +2,13 @@ import { Router, type Request } from "express";
 import { customAlphabet } from "nanoid";
 import { object, string, ValidationError } from "yup";
 import type { DesignStore, ListQuery } from "../db/designStore";
-import type { Maker } from "../maker";
+import type { Pictures } from "../pictures";
+import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
-import { designIn, readJson } from "./designBody";
+import { designIn, takeBody } from "./designBody";
 import { etagOf, expectedRevision } from "./etag";
 
 const MEDIA_TYPE = "application/vnd.twin-petal+json";
-const PICTURE_PIXELS = 480;
 const newId = customAlphabet("0123456789abcdefghijklmnopqrstuvwxyz", 12);
 
 const listQuery = object({
@@ -21,7 +21,7 @@ const listQuery = object({
 });
 
 /** `/api/designs`: the designs on disk. */
-export function designRoutes(store: DesignStore, maker: Maker): Router {
+export function designRoutes(store: DesignStore, pools: Pools, pictures: Pictures): Router {
   const router = Router();
 
   router.get("/", async (request, response) => {
@@ -38,10 +38,11 @@ export function designRoutes(store: DesignStore, maker: Maker): Router {
     });
   });
 
-  router.post("/", readJson, async (request, response) => {
-    const design = designIn(request);
+  router.post("/", takeBody, async (request, response) => {
+    const design = await designIn(request, pools);
     const id = newId();
     await store.create(id, design);
+    pictures.soon(id);
     response.status(201).location(`/api/designs/${id}`).set("ETag", etagOf(1)).json({ id, revision: 1 });
   });
 
@@ -53,14 +54,15 @@ export function designRoutes(store: DesignStore, maker: Maker): Router {
       .send(row.content);
   });
 
-  router.put("/:id", readJson, async (request, response) => {
+  router.put("/:id", takeBody, async (request, response) => {
     const expected = expectedRevision(request);
-    const outcome = await store.save(request.params.id, designIn(request), expected);
+    const outcome = await store.save(request.params.id, await designIn(request, pools), expected);
     if (outcome.kind === "missing") throw missing(request.params.id);
     if (outcome.kind === "stale") {
       const { revision } = outcome;
       throw new HttpProblem(412, `The design has changed since; it is at revision ${revision}.`, { revision });
     }
+    pictures.soon(request.params.id);
     response.set("ETag", etagOf(outcome.revision)).json({ id: request.params.id, revision: outcome.revision });
   });
 
@@ -90,23 +92,10 @@ export function designRoutes(store: DesignStore, maker: Maker): Router {
   router.get("/:id/picture.png", async (request, response) => {
     const row = await store.find(request.params.id);
     if (!row) throw missing(request.params.id);
-    const png = (await store.picture(row.id, row.revision)) ?? (await makePicture(row));
+    const png = await pictures.of(row);
     // The link names the revision, so a picture never changes under its link.
     response.set("Cache-Control", "private, max-age=31536000, immutable").type("image/png").send(png);
   });
-
-  async function makePicture({
-    id,
-    revision,
-    content,
-    width,
-    height,
-  }: NonNullable<Awaited<ReturnType<DesignStore["find"]>>>) {
-    const pixels = Math.max(1, Math.round((PICTURE_PIXELS * width) / Math.max(width, height)));
-    const png = await maker.make({ content, as: { pixels }, dpi: 96 });
-    await store.keepPicture(id, revision, png);
-    return png;
-  }
 
   return router;
 }
@@ -124,7 +113,7 @@ async function existing(store: DesignStore, id: string) {
 function readQuery(request: Request): ListQuery {
   try {
     const { search, sort, after, bin } = listQuery.validateSync(request.query, { abortEarly: false });
-    return { search, order: sort, after: after === undefined ? null : readCursor(after), binned: bin === "true" };
+    return { search, order: sort, after: after === undefined ? null : readCursor(after, sort), binned: bin === "true" };
   } catch (error) {
     if (error instanceof ValidationError) throw new HttpProblem(400, error.errors.join("; "));
     throw error;
@@ -135,7 +124,7 @@ function cursorOf(value: string, id: string): string {
   return Buffer.from(JSON.stringify([value, id])).toString("base64url");
 }
 
-function readCursor(text: string): { value: string; id: string } {
+function readCursor(text: string, order: ListQuery["order"]): { value: string; id: string } {
   const trouble = new HttpProblem(400, "“after” must be the “next” of a list answered before.");
   try {
     const data: unknown = JSON.parse(Buffer.from(text, "base64url").toString());
@@ -143,6 +132,7 @@ function readCursor(text: string): { value: string; id: string } {
     const entries: unknown[] = data;
     const [value, id] = entries;
     if (typeof value !== "string" || typeof id !== "string") throw trouble;
+    if (order === "changed" && !/^\d{1,16}$/.test(value)) throw trouble;
     return { value, id };
   } catch {
     throw trouble;

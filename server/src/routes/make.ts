@@ -1,32 +1,41 @@
-import { Router } from "express";
-import { FORMATS, writeDesign } from "@twin-petal/core";
-import type { Maker } from "../maker";
+import { Router, type Request } from "express";
+import { FORMATS, type MakeOptions } from "@twin-petal/core";
+import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
-import { designIn, readJson } from "./designBody";
+import { designIn, takeBody } from "./designBody";
 
-const STANDARD_DPI = 300;
-
-/** `POST /api/make?as=svg`: a design in the body, the file out. */
-export function makeRoutes(maker: Maker): Router {
+/** `POST /api/make?as=svg`: a design in the body, the file out; what should be known of it in the header `Notes`. */
+export function makeRoutes(pools: Pools): Router {
   const router = Router();
 
-  router.post("/", readJson, async (request, response) => {
-    const { as, dpi = String(STANDARD_DPI) } = request.query;
-    const format = FORMATS.find(({ extension }) => extension === as);
+  router.post("/", takeBody, async (request, response) => {
+    const format = FORMATS.find(({ extension }) => extension === request.query.as);
     if (!format) {
       throw new HttpProblem(400, `“as” must be one of ${FORMATS.map(({ extension }) => extension).join(", ")}.`);
     }
-    const dots = Number(dpi);
-    if (!Number.isFinite(dots) || dots <= 0) throw new HttpProblem(400, "“dpi” must be a number greater than 0.");
-    const design = designIn(request);
-    const file = await maker.make({ content: writeDesign(design), as: format.extension, dpi: dots });
+    const options = optionsIn(request);
+    const { content, summary } = await designIn(request, pools);
+    const { file, notes } = await pools.make(content, format.extension, options);
+    // A header holds plain letters only.
+    if (notes.length > 0) response.set("Notes", notes.map(encodeURIComponent).join(", "));
     response
-      .attachment(`${fileName(design.name)}.${format.extension}`)
+      .attachment(`${fileName(summary.name)}.${format.extension}`)
       .type(format.mediaType)
       .send(file);
   });
 
   return router;
+}
+
+function optionsIn({ query }: Request): Partial<MakeOptions> {
+  const options: { -readonly [Name in keyof MakeOptions]?: number } = {};
+  for (const name of ["dpi", "tolerance", "lineArt", "page"] as const) {
+    if (query[name] === undefined) continue;
+    const value = Number(query[name]);
+    if (!Number.isFinite(value) || value <= 0) throw new HttpProblem(400, `“${name}” must be a number greater than 0.`);
+    options[name] = value;
+  }
+  return options;
 }
 
 function fileName(name: string): string {

@@ -10,7 +10,7 @@ export class ApiError extends Error {
   }
 }
 
-export interface ApiDetails {
+interface ApiDetails {
   readonly errors?: readonly { readonly path: string; readonly message: string }[];
   /** The current revision, when a save was stale. */
   readonly revision?: number;

@@ -1,11 +1,12 @@
-import { useCallback, useEffect, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useState } from "react";
 import { useQuery } from "@tanstack/react-query";
-import { Link, useParams } from "react-router";
+import { Link, useMatch, useParams } from "react-router";
 import { tinykeys } from "tinykeys";
 import { ApiError, messageOf } from "@/api/http";
 import { DeskProvider, useDesk, useDeskStore } from "@/store/deskStore";
 import { startSaving } from "@/store/saving";
 import { Waiting } from "@/ui/waiting";
+import { WORKSHOPS } from "@/workshop/workshops";
 import { BottomStrip } from "./bottom/bottomStrip";
 import { ReadingColumn } from "./column/readingColumn";
 import { ConflictDialog } from "./conflictDialog";
@@ -14,6 +15,7 @@ import { HELD_KEYS } from "./heldKeys";
 import { SHORTCUTS } from "./keys";
 import { KeysDialog } from "./keysDialog";
 import { loadDesk } from "./loadDesk";
+import { SolidSwitch } from "./solidSwitch";
 import { PictureProvider, usePicture } from "./stage/pictureContext";
 import { Stage } from "./stage/stage";
 import { WalkReplay } from "./stage/walk/walkReplay";
@@ -38,17 +40,39 @@ export default function DeskScreen() {
   return (
     <DeskProvider value={loading.data}>
       <PictureProvider>
-        <Desk />
+        <Opened />
       </PictureProvider>
     </DeskProvider>
   );
 }
 
-function Desk() {
+const PrintWorkshop = lazy(() => import("@/workshop/print/printWorkshop"));
+const CutWorkshop = lazy(() => import("@/workshop/cut/cutWorkshop"));
+const SolidWorkshop = lazy(() => import("@/workshop/solid/solidWorkshop"));
+
+const SCREENS = { print: <PrintWorkshop />, cut: <CutWorkshop />, solid: <SolidWorkshop /> } as const;
+
+/** The desk, or a workshop: both are about the same opened design, and nothing of it is lost on the way. */
+function Opened() {
   const store = useDeskStore();
+  useEffect(() => startSaving(store), [store]);
+  const kind = useMatch("/designs/:id/:workshop")?.params.workshop;
+  const workshop = WORKSHOPS.find((known) => known.kind === kind);
+  return (
+    <>
+      {workshop ? (
+        <Suspense fallback={<Waiting what="Opening the workshop" />}>{SCREENS[workshop.kind]}</Suspense>
+      ) : (
+        <Desk />
+      )}
+      <ConflictDialog />
+    </>
+  );
+}
+
+function Desk() {
   const name = useDesk((state) => state.history.design.name);
   const [keysShown, setKeysShown] = useState(false);
-  useEffect(() => startSaving(store), [store]);
   useEffect(() => {
     document.title = `${name || "Untitled"} · Twin Petal`;
     return () => {
@@ -65,13 +89,31 @@ function Desk() {
         <PartsStrip />
         <ReadingColumn />
         <div className="flex min-w-0 flex-1 flex-col">
-          <Stage />
+          <Middle />
           <WalkReplay />
           <BottomStrip />
         </div>
       </main>
-      <ConflictDialog />
       <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
+    </div>
+  );
+}
+
+const SolidStage = lazy(() => import("./solidStage"));
+
+/** The sheet, or the solid in its place. */
+function Middle() {
+  const isSolid = useDesk((state) => state.hand.solid);
+  return (
+    <div className="relative flex min-h-0 flex-1 flex-col">
+      {isSolid ? (
+        <Suspense fallback={<Waiting what="Standing it up" />}>
+          <SolidStage />
+        </Suspense>
+      ) : (
+        <Stage />
+      )}
+      <SolidSwitch />
     </div>
   );
 }

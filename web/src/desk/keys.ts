@@ -1,3 +1,4 @@
+import { hasSolids } from "@twin-petal/core";
 import { zoomed, panned } from "@/paint/view";
 import type { DeskStore } from "@/store/deskStore";
 import { saveNow } from "@/store/saving";
@@ -6,14 +7,14 @@ import type { usePicture } from "./stage/pictureContext";
 import { TOOL_WORDS } from "./stage/toolStrip";
 
 /** What keys act on. */
-export interface KeyTargets {
+interface KeyTargets {
   readonly store: DeskStore;
   readonly picture: ReturnType<typeof usePicture>;
   showKeys: () => void;
 }
 
 /** One shortcut: the same table binds the keys and tells about them. */
-export interface Shortcut {
+interface Shortcut {
   readonly keys: string;
   readonly shown: string;
   readonly words: string;
@@ -100,6 +101,15 @@ export const SHORTCUTS: readonly Shortcut[] = [
     shown: "X",
     words: "Swap the close-up and the sheet",
     act: ({ store }) => store.getState().setHand({ swapped: !store.getState().hand.swapped }),
+  },
+  {
+    keys: "d",
+    shown: "D",
+    words: "Show the solid, or the sheet",
+    act({ store }) {
+      const { hand, history, setHand } = store.getState();
+      if (hand.solid || hasSolids(history.design)) setHand({ solid: !hand.solid });
+    },
   },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },

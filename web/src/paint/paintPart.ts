@@ -1,18 +1,17 @@
 import {
+  changesWithin,
   colorAt,
-  dressLines,
-  isGradient,
+  strokesAsAreas,
   widestOf,
   type Paint,
   type PartScene,
-  type PieceLine,
   type Shape,
 } from "@twin-petal/core";
-import { gradientStyles } from "./gradientStyle";
 import { WHOLE, type Look } from "./look";
 import { motifPath, reachOf } from "./motifPath";
+import { setLine } from "./lineStyle";
 import { paintPieces } from "./paintPieces";
-import { poolStyles } from "./poolStyle";
+import { placedStyles } from "./placedStyle";
 import type { Size, View } from "./view";
 
 type Context = OffscreenCanvasRenderingContext2D;
@@ -58,7 +57,7 @@ export async function paintPart(
   const { matrices, shapeOf, opacity } = placements;
   const count = Math.min(placements.count, look.most(part));
   const { fill, line } = part.finish;
-  const outlines = dressLines(shapes, line).map((shape) => outlineOf(shape, line ? widestOf(line) : 0));
+  const outlines = strokesAsAreas(shapes, line).map((shape) => outlineOf(shape, line ? widestOf(line) : 0));
   // Pieces change the colour in between.
   const pieced = outlines.some(({ pieces }) => pieces !== null);
   const fills = brush(fill, { shapes, placements }, part, pieced);
@@ -155,14 +154,8 @@ function brush(
       else context[style] = "#00000000";
     };
   }
-  if (paint.kind === "pools") {
-    const styleOf = poolStyles(paint, painted, part);
-    return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
-      context[style] = styleOf(context, copy);
-    };
-  }
-  if (isGradient(paint)) {
-    const styleOf = gradientStyles(paint, painted, part);
+  if (changesWithin(paint)) {
+    const styleOf = placedStyles(paint, painted, part);
     return (context: Context, copy: number, style: "fillStyle" | "strokeStyle") => {
       context[style] = styleOf(context, copy);
     };
@@ -175,13 +168,4 @@ function brush(
     last = color;
     context[style] = color;
   };
-}
-
-export function setLine(context: Context, line: Omit<PieceLine, "paint"> | null): void {
-  if (!line) return;
-  context.lineWidth = line.width;
-  context.lineCap = line.cap;
-  context.lineJoin = line.join;
-  context.miterLimit = 4;
-  context.setLineDash([...line.dash]);
 }

@@ -1,6 +1,6 @@
 import {
-  colorAlong,
-  isGradient,
+  changesWithin,
+  colorAlongLine,
   multiply,
   type Matrix,
   type PartScene,
@@ -8,7 +8,7 @@ import {
   type PiecePaint,
 } from "@twin-petal/core";
 import { motifPath } from "./motifPath";
-import { setLine } from "./paintPart";
+import { setLine } from "./lineStyle";
 
 type Context = OffscreenCanvasRenderingContext2D;
 
@@ -31,7 +31,7 @@ export function paintPieces(
   finish: FinishPaints,
 ): void {
   const { fill, line } = part.finish;
-  const alongOf = line && isGradient(line.paint) ? colorAlong(line.paint) : null;
+  const alongOf = line && changesWithin(line.paint) ? colorAlongLine(line.paint) : null;
   const choose = (style: "fillStyle" | "strokeStyle", paint: PiecePaint): boolean => {
     if (paint === null) return false;
     if (paint === "finish") {

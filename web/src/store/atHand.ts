@@ -14,7 +14,7 @@ export interface NumberAtHand {
   readonly whole: boolean;
   /** Whether it is a plain number that can be given a name. */
   readonly nameable: boolean;
-  tell: (value: number) => string;
+  show: (value: number) => string;
   /** Sets it, through the desk's `edit`. */
   set: (value: number) => void;
   /** Puts a formula in its place. */
@@ -24,7 +24,7 @@ export interface NumberAtHand {
 }
 
 /** A choice a person has last touched: neighbours are pictures of all its values. */
-export interface ChoiceAtHand {
+interface ChoiceAtHand {
   readonly kind: "choice";
   readonly id: string;
   readonly label: string;

@@ -11,8 +11,8 @@ export type SaveState =
   | { readonly kind: "saved" }
   | { readonly kind: "changed" }
   | { readonly kind: "saving" }
-  /** The last try failed; the change is kept in the browser and will be tried again. */
-  | { readonly kind: "failed"; readonly reason: string }
+  /** The last try failed; `kept` says whether the browser has the change. */
+  | { readonly kind: "failed"; readonly reason: string; readonly kept: boolean }
   /** Someone else saved meanwhile; a person has to choose. */
   | { readonly kind: "conflict"; readonly revision: number };
 

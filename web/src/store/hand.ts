@@ -1,6 +1,5 @@
 /** What the pointer does on the sheet: look around and pull handles, edit nodes, draw segments, draw freehand. */
-export const TOOLS = ["look", "nodes", "draw", "freehand"] as const;
-export type Tool = (typeof TOOLS)[number];
+export type Tool = "look" | "nodes" | "draw" | "freehand";
 
 /** The design as it was opened; only the sources; only lines. */
 export type HeldLook = "before" | "source" | "lines";
@@ -30,6 +29,8 @@ export interface Hand {
   readonly pointed: number | null;
   /** Another way of seeing the ornament, as long as a key or a button is held. */
   readonly held: HeldLook | null;
+  /** Whether the middle of the desk shows the solid in place of the sheet. */
+  readonly solid: boolean;
   /** What the strip along the bottom shows. */
   readonly strip: StripName;
   /** What of the chosen part the pointer changes on the sheet, in place of its handles. */
@@ -55,6 +56,7 @@ export const EMPTY_HAND: Hand = {
   tool: "look",
   orbit: false,
   swapped: false,
+  solid: false,
   held: null,
   strip: "neighbours",
   brush: "#C8442B",

@@ -12,13 +12,15 @@ export interface Kept {
 
 const key = (id: string) => `design:${id}`;
 
-/** A browser that keeps nothing, as in private windows, loses only undo across reloads. */
-const silently = () => undefined;
-
-export function keep(id: string, kept: Kept): Promise<void> {
-  return set(key(id), kept).catch(silently);
+/** Keeps a design in the browser; answers whether it could: a full disk and private windows refuse. */
+export function keep(id: string, kept: Kept): Promise<boolean> {
+  return set(key(id), kept).then(
+    () => true,
+    () => false,
+  );
 }
 
+/** What the browser has kept of a design; undefined where there is nothing, or it keeps nothing. */
 export function readKept(id: string): Promise<Kept | undefined> {
-  return get<Kept>(key(id)).catch(silently);
+  return get<Kept>(key(id)).catch(() => undefined);
 }

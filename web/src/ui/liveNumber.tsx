@@ -1,12 +1,13 @@
-import { useEffect, useId, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import { useTelling } from "./sentence";
+import { useEffect, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from "react";
+import { useTroubleNotes } from "./sentence";
 import { coarseness, quantised } from "./stepping";
+import { useDrag } from "./useDrag";
 import { useWheelSteps } from "./wheelSteps";
 
 /** What a typed text turned out to be. */
 export type Typed = { readonly ok: true } | { readonly trouble: string };
 
-export interface LiveNumberProps {
+interface LiveNumberProps {
   /** The word it goes by: "count". */
   readonly label: string;
   /** Its value as shown, in `unit`. */
@@ -35,30 +36,35 @@ export interface LiveNumberProps {
   onTouched?: () => void;
 }
 
-const DRAG_BEGINS = 3;
 const PIXELS_A_STEP = 5;
 const DOUBLE_CLICK = 400;
 
 /** A number in a sentence: pulled sideways, turned by the wheel or the arrow keys, or typed. */
 export function LiveNumber(props: LiveNumberProps) {
   const { label, value, text, unit = "", step, min, max, whole, formula, pullable, follows, trouble } = props;
-  const { tell } = useTelling();
+  const { note } = useTroubleNotes();
   const [typing, setTyping] = useState<string | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const id = useId();
   const element = useRef<HTMLSpanElement>(null);
   const opened = useRef(0);
+  /** Whether the focus comes back to it as soon as typing has ended. */
+  const returns = useRef(false);
   /** Whether typing began with a digit of its own, which the next ones go on from. */
   const begun = useRef(false);
-  const pull = useRef<{ x: number; y: number; from: number; last: number; gesture: string; moved: boolean } | null>(
-    null,
-  );
   const shownTrouble = refused ?? trouble ?? null;
 
   useEffect(() => {
-    tell(label, shownTrouble);
-    return () => tell(label, null);
-  }, [tell, label, shownTrouble]);
+    note(label, shownTrouble);
+    return () => note(label, null);
+  }, [note, label, shownTrouble]);
+
+  // At once, not a frame later: by then the hand may be elsewhere.
+  useLayoutEffect(() => {
+    if (typing !== null || !returns.current) return;
+    returns.current = false;
+    element.current?.focus();
+  }, [typing]);
 
   const set = (next: number, gesture: string, fineness = 1) => {
     const bounded = Math.min(max, Math.max(min, quantised(next, step, fineness, whole)));
@@ -77,7 +83,7 @@ export function LiveNumber(props: LiveNumberProps) {
   const close = (focus: boolean) => {
     setTyping(null);
     setRefused(null);
-    if (focus) requestAnimationFrame(() => element.current?.focus());
+    returns.current = focus;
   };
   const finish = (focus: boolean) => {
     if (typing === null) return;
@@ -111,35 +117,21 @@ export function LiveNumber(props: LiveNumberProps) {
       open(event.key === "=" ? "" : event.key);
     }
   };
-  const onPointerDown = (event: PointerEvent) => {
-    if (event.button !== 0) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    props.onTouched?.();
-    pull.current = {
-      x: event.clientX,
-      y: event.clientY,
-      from: value,
-      last: event.clientX,
-      gesture: `${id}-${event.timeStamp}`,
-      moved: false,
-    };
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    const current = pull.current;
-    if (!current || !pullable) return;
-    if (!current.moved && Math.abs(event.clientX - current.x) < DRAG_BEGINS) return;
-    current.moved = true;
-    // The further from the start up or down, the finer: every 80 pixels halve the pace.
-    const fineness = 2 ** -Math.floor(Math.abs(event.clientY - current.y) / 80);
-    current.from += ((event.clientX - current.last) / PIXELS_A_STEP) * step * fineness;
-    current.last = event.clientX;
-    set(current.from, current.gesture, fineness < 1 ? 0.1 : 1);
-  };
-  const onPointerUp = () => {
-    const moved = pull.current?.moved;
-    pull.current = null;
-    if (moved === false) open();
-  };
+  const drag = useDrag<{ exact: number }>({
+    grasp() {
+      props.onTouched?.();
+      return { exact: value };
+    },
+    onMove(pulled, { from, before, to, gesture }) {
+      if (!pullable) return;
+      // The further from the start up or down, the finer: every 80 pixels halve the pace.
+      const fineness = 2 ** -Math.floor(Math.abs(to.y - from.y) / 80);
+      pulled.exact += ((to.x - before.x) / PIXELS_A_STEP) * step * fineness;
+      set(pulled.exact, gesture, fineness < 1 ? 0.1 : 1);
+    },
+    onEnd: (_, moved) => !moved && open(),
+    isShared: true,
+  });
 
   if (typing !== null) {
     return (
@@ -181,9 +173,7 @@ export function LiveNumber(props: LiveNumberProps) {
       title={hintOf(pullable, formula, follows)}
       onFocus={props.onTouched}
       onKeyDown={onKeyDown}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
+      {...drag}
       className={`touch-none rounded px-0.5 font-mono text-[14px] select-none hover:bg-live-ground aria-invalid:decoration-wavy ${
         formula === undefined ? "whitespace-nowrap" : "wrap-anywhere"
       } ${

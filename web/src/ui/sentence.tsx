@@ -1,21 +1,21 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
 
-interface Telling {
+interface TroubleNotes {
   /** Tells what is wrong with one word of the sentence; null when nothing is any more. */
-  tell: (word: string, trouble: string | null) => void;
+  note: (word: string, trouble: string | null) => void;
 }
 
-const TellingContext = createContext<Telling>({ tell: () => undefined });
+const TroubleNotesContext = createContext<TroubleNotes>({ note: () => undefined });
 
 /** Where a word of a sentence says what is wrong with it. */
-export function useTelling(): Telling {
-  return useContext(TellingContext);
+export function useTroubleNotes(): TroubleNotes {
+  return useContext(TroubleNotesContext);
 }
 
 /** Words with live numbers in them; what is wrong with one is told underneath. */
 export function Sentence({ children, aside }: { children: ReactNode; aside?: ReactNode }) {
   const [troubles, setTroubles] = useState<ReadonlyMap<string, string>>(new Map());
-  const tell = useCallback((word: string, trouble: string | null) => {
+  const note = useCallback((word: string, trouble: string | null) => {
     setTroubles((known) => {
       if ((known.get(word) ?? null) === trouble) return known;
       const next = new Map(known);
@@ -24,9 +24,9 @@ export function Sentence({ children, aside }: { children: ReactNode; aside?: Rea
       return next;
     });
   }, []);
-  const telling = useMemo(() => ({ tell }), [tell]);
+  const notes = useMemo(() => ({ note }), [note]);
   return (
-    <TellingContext.Provider value={telling}>
+    <TroubleNotesContext.Provider value={notes}>
       <p className="leading-[1.85]">{children}</p>
       {aside}
       {[...troubles].map(([word, trouble]) => (
@@ -35,6 +35,6 @@ export function Sentence({ children, aside }: { children: ReactNode; aside?: Rea
           {word}: {trouble}
         </p>
       ))}
-    </TellingContext.Provider>
+    </TroubleNotesContext.Provider>
   );
 }

@@ -1,7 +1,7 @@
 /** The demo designs, loaded when one is chosen. */
 const FILES = import.meta.glob<unknown>("../../../demo/*.petal.json", { import: "default" });
 
-export interface Example {
+interface Example {
   readonly name: string;
   load: () => Promise<unknown>;
 }

@@ -23,21 +23,21 @@ export function useWallActions() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const refresh = () => queries.invalidateQueries({ queryKey: [WALL] });
-  const tell = (error: unknown) => toast.error(messageOf(error));
+  const showTrouble = (error: unknown) => toast.error(messageOf(error));
 
   const open = useMutation({
     mutationFn: createDesign,
     onSuccess: (id) => navigate(`/designs/${id}`),
-    onError: tell,
+    onError: showTrouble,
   });
-  const restore = useMutation({ mutationFn: restoreDesign, onSuccess: refresh, onError: tell });
+  const restore = useMutation({ mutationFn: restoreDesign, onSuccess: refresh, onError: showTrouble });
   const bin = useMutation({
     mutationFn: ({ id }: { id: string; name: string }) => binDesign(id),
     onSuccess: (_, { id, name }) => {
       void refresh();
       toast(`“${name}” is in the bin`, { action: { label: "Bring it back", onClick: () => restore.mutate(id) } });
     },
-    onError: tell,
+    onError: showTrouble,
   });
   const duplicate = useMutation({
     mutationFn: async ({ id, name }: { id: string; name: string }) => {
@@ -45,7 +45,7 @@ export function useWallActions() {
       return createDesign({ ...(typeof file === "object" ? file : {}), name: `${name}, a copy` });
     },
     onSuccess: refresh,
-    onError: tell,
+    onError: showTrouble,
   });
   return { open: open.mutate, bin: bin.mutate, restore: restore.mutate, duplicate: duplicate.mutate, refresh };
 }

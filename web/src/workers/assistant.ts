@@ -9,20 +9,23 @@ import {
   countCoinciding,
   gapsOf,
   growBox,
+  hasSolids,
   SceneBuilder,
+  SolidBuilder,
   valuesOfVary,
   widestOf,
   type Design,
   pictureColors,
   RuleTrouble,
   type GapReport,
-  type Motif,
+  type Baked,
   type PartScene,
 } from "@twin-petal/core";
 import { transfer } from "comlink";
 import { paintPart, placingOf } from "@/paint/paintPart";
 import { paintScene, type DeskColors } from "@/paint/paintScene";
 import { fitted, type Size } from "@/paint/view";
+import type { PictureWish } from "@/desk/live/pictureQueue";
 import { Breather } from "./breather";
 import type { PartPicture, SheetPicture } from "./frame";
 import { prepareInBrowser, WEB_HOST } from "./webHost";
@@ -43,6 +46,8 @@ export class Assistant {
   private readonly baseBuilder = new SceneBuilder();
   /** Remembers the copies before the rule whose formulas are drawn. */
   private readonly formulaBuilder = new SceneBuilder();
+  /** Remembers the meshes that neighbouring designs share. */
+  private readonly solidBuilder = new SolidBuilder(WEB_HOST);
   private readonly breather = new Breather(LOOK_EVERY);
   private turn = 0;
 
@@ -59,12 +64,12 @@ export class Assistant {
   }
 
   /** A part's copies as one motif; or why they cannot be. */
-  async bake(design: Design, id: string): Promise<{ readonly motif: Motif } | { readonly trouble: string }> {
+  async bake(design: Design, id: string): Promise<Baked | { readonly trouble: string }> {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const part = scene.parts.find((known) => known.id === id);
     if (!part) return { trouble: "it has no picture yet" };
     try {
-      return { motif: bakedCopies(part) };
+      return bakedCopies(part);
     } catch (error) {
       if (error instanceof RuleTrouble) return { trouble: error.message };
       throw error;
@@ -84,13 +89,25 @@ export class Assistant {
   }
 
   /**
-   * A small picture of what is on the sheet, or of the place the ornament of another design has there; null when it
-   * had to stand back.
+   * A small picture of what is on the sheet, or of the place the ornament of another design has there, or of the
+   * solid; null when it had to stand back.
    */
-  async sheetPicture(design: Design, around: Design | "own", size: Size): Promise<SheetPicture | null> {
+  async picture({ design, around, size, isSolid }: PictureWish): Promise<SheetPicture | null> {
     const turn = this.turn;
     await this.breather.breathe();
     if (turn !== this.turn) return null;
+    return isSolid && hasSolids(design) ? this.solidPicture(design, size) : this.sheetPicture(design, around, size);
+  }
+
+  private async solidPicture(design: Design, { width, height }: Size): Promise<SheetPicture> {
+    const made = await this.solidBuilder.picture(design, width, height);
+    if ("problem" in made) return { bitmap: null, trouble: made.problem.message };
+    const bitmap = await createImageBitmap(new ImageData(made.pixels, width, height));
+    return transfer({ bitmap, trouble: null }, [bitmap]);
+  }
+
+  private async sheetPicture(design: Design, around: Design | "own", size: Size): Promise<SheetPicture | null> {
+    const turn = this.turn;
     const scene = await this.pictureBuilder.buildPrepared(design, WEB_HOST);
     const [problem] = scene.problems;
     if (problem) return { bitmap: null, trouble: problem.message };

@@ -5,7 +5,7 @@ import type {
   Matrix,
   PlacedMark,
   Problem,
-  ResolvedGuide,
+  GuideShape,
   ResolvedSheet,
   Wedge,
   WovenCrossing,
@@ -34,7 +34,7 @@ export interface Frame {
 /** What the painter tells about a picture once it is shown. */
 export interface FrameReport {
   readonly sheet: ResolvedSheet;
-  readonly guides: readonly ResolvedGuide[];
+  readonly guides: readonly GuideShape[];
   readonly problems: readonly Problem[];
   /** For each part its number of copies. */
   readonly copies: ReadonlyMap<string, number>;
@@ -61,7 +61,7 @@ export interface ChosenReport {
   /** For each active rule that repeats in a rectangle without a seam, its size. */
   readonly tiles: ReadonlyMap<number, Size>;
   /** What the person should know of how the motif was drawn. */
-  readonly told: readonly string[];
+  readonly notes: readonly string[];
   readonly motifAt: Matrix;
   readonly marks: readonly PlacedMark[];
   /** The places where the strands of a weave cross. */

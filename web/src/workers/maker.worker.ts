@@ -2,29 +2,28 @@ import {
   formatOf,
   importSvg,
   loadGeometryEngine,
-  loadRasteriser,
+  makeFile,
   parseDesign,
+  problemLine,
   type ImportResult,
+  type MakeOptions,
 } from "@twin-petal/core";
-import rasteriserUrl from "@resvg/resvg-wasm/index_bg.wasm?url";
 import { expose } from "comlink";
-import { prepareInBrowser, WEB_HOST } from "./webHost";
+import { WEB_HOST } from "./webHost";
 
-/** A file that was made and what it says otherwise than the desk, or why it cannot be. */
-export type Made = { readonly file: Blob; readonly told: string | null } | { readonly refusal: string };
+/** A file that was made and what should be known of it, or why it cannot be. */
+type MadeHere = { readonly file: Blob; readonly notes: readonly string[] } | { readonly refusal: string };
 
 const maker = {
-  /** Makes a design file's text into a format; pictures at so many dots an inch. */
-  async make(content: string, extension: string, dpi: number): Promise<Made> {
+  /** Makes a design file's text into a format. */
+  async make(content: string, extension: string, options: Partial<MakeOptions>): Promise<MadeHere> {
     const { design, problems } = parseDesign(content);
     const format = formatOf(extension);
     if (!design || !format) return { refusal: problems[0]?.message ?? `there is no format ${extension}` };
-    await prepareInBrowser(design);
-    const refusal = format.refuses?.(design, { dpi });
-    if (refusal) return { refusal };
-    if (format.needsRasteriser?.(design)) await loadRasteriser(() => fetch(rasteriserUrl));
-    const file = new Blob([await format.make(design, { dpi })], { type: format.mediaType });
-    return { file, told: format.tells?.(design) ?? null };
+    const made = await makeFile(design, format, options, WEB_HOST);
+    if ("problems" in made) return { refusal: made.problems.map(problemLine).join("; ") };
+    if ("refusal" in made) return made;
+    return { file: new Blob([made.file], { type: format.mediaType }), notes: made.notes };
   },
 
   /** Reads a picture from another program. */

@@ -7,6 +7,7 @@ import {
   pathData,
   SceneBuilder,
   type Box,
+  type Host,
   type Matrix,
   type PartScene,
   type Placements,
@@ -20,7 +21,6 @@ import { lookOf } from "@/paint/look";
 import { paintScene } from "@/paint/paintScene";
 import { Breather } from "./breather";
 import type { ChosenReport, FoundCopy, FoundFace, Frame, FrameReport } from "./frame";
-import { WEB_HOST } from "./webHost";
 
 /** Between two looks for newer messages, milliseconds. */
 const LOOK_EVERY = 16;
@@ -39,7 +39,11 @@ export class Painter {
   private front: OffscreenCanvas | null = null;
   private scene: Scene | null = null;
   private latest = 0;
+  private underWay: Promise<unknown> = Promise.resolve();
   private lastShown = 0;
+
+  /** The host says where what designs need is loaded from. */
+  constructor(private readonly host: Host) {}
 
   /** Takes the canvas pictures are shown on. */
   attach(canvas: OffscreenCanvas): void {
@@ -52,12 +56,19 @@ export class Painter {
   }
 
   /** Shows a frame; null when a newer one overtook it. */
-  async show(frame: Frame): Promise<FrameReport | null> {
+  show(frame: Frame): Promise<FrameReport | null> {
     const turn = ++this.latest;
+    // There is one canvas to paint on: what is under way gives up or ends first.
+    const shown = this.underWay.then(() => this.showInTurn(frame, turn));
+    this.underWay = shown.catch(() => undefined);
+    return shown;
+  }
+
+  private async showInTurn(frame: Frame, turn: number): Promise<FrameReport | null> {
     // Messages that are waiting already may hold a newer frame: only the newest is computed.
     await this.breather.breathe();
-    if (this.isOvertaken(turn)) return null;
-    const scene = await this.builder.buildPrepared(frame.design, WEB_HOST);
+    if (turn !== this.latest) return null;
+    const scene = await this.builder.buildPrepared(frame.design, this.host);
     this.scene = scene;
     return (await this.paint(scene, frame, turn)) ? reportOf(scene, frame) : null;
   }
@@ -143,7 +154,7 @@ function chosenReport({ id, geometry, finish }: PartScene, copy: number): Chosen
     neighbours: neighboursOf(geometry.copies.placements),
     wholeBox: isOverWhole(finish.fill) ? boxOfGeometry(geometry) : null,
     wedge: geometry.wedge(),
-    told: geometry.told,
+    notes: geometry.notes,
     motifAt: geometry.motifAt,
     marks: geometry.marks(),
     crossings: geometry.crossings ?? [],

@@ -1,4 +1,5 @@
 import { expose } from "comlink";
 import { Painter } from "./painter";
+import { WEB_HOST } from "./webHost";
 
-expose(new Painter());
+expose(new Painter(WEB_HOST));

@@ -1,5 +1,7 @@
-import { FONTS, prepareFor, type Design, type Host } from "@twin-petal/core";
+import { FONTS, prepareFor, type Design, type MakeHost } from "@twin-petal/core";
+import rasteriserUrl from "@resvg/resvg-wasm/index_bg.wasm?url";
 import geometryUrl from "clipper2-wasm/dist/es/clipper2z.wasm?url";
+import solidUrl from "manifold-3d/manifold.wasm?url";
 import alegreyaSans from "@fontsource/alegreya-sans/files/alegreya-sans-latin-700-normal.woff?url";
 import alfaSlabOne from "@fontsource/alfa-slab-one/files/alfa-slab-one-latin-400-normal.woff?url";
 import cormorantGaramond from "@fontsource/cormorant-garamond/files/cormorant-garamond-latin-600-normal.woff?url";
@@ -24,9 +26,12 @@ async function bytesAt(url: string | undefined): Promise<Uint8Array> {
   return new Uint8Array(await answer.arrayBuffer());
 }
 
-export const WEB_HOST: Host = {
+/** Where the browser finds what the core needs: beside the built application. */
+export const WEB_HOST: MakeHost = {
   geometryEngine: () => bytesAt(geometryUrl),
+  solidEngine: () => bytesAt(solidUrl),
   font: ({ id }) => bytesAt(FONT_URLS[id]),
+  rasteriser: () => fetch(rasteriserUrl),
 };
 
 /** Loads what a design needs before it is computed in this worker. */

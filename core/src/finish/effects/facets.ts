@@ -1,5 +1,4 @@
 import type { Coverage } from "./coverage";
-import type { Facets } from "./effects";
 import { cellNoise } from "./hash";
 
 interface Facet {
@@ -16,7 +15,10 @@ interface Facet {
  * How light each pixel is, −1 dark to 1 light: the plane is divided into the places nearest to seeded points, one in
  * each square of a grid, and each place is a plane of its own that catches the light.
  */
-export function facetLight({ size, strength, seed }: Facets, { width, height, left, top, scale }: Coverage) {
+export function facetLight(
+  { size, strength, seed }: { readonly size: number; readonly strength: number; readonly seed: number },
+  { width, height, left, top, scale }: Coverage,
+): Float32Array {
   const known = new Map<number, Facet>();
   const facetOf = (column: number, row: number): Facet => {
     const key = column * 65_536 + row;

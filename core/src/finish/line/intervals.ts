@@ -1,6 +1,8 @@
 /** A stretch of a line that is drawn, millimetres along it. */
 export interface Interval {
+  /** Where it begins, millimetres along the line. */
   readonly from: number;
+  /** Where it ends, millimetres along the line. */
   readonly to: number;
 }
 
@@ -31,7 +33,7 @@ export function shadesOf({ from, to }: Interval, length: number): Interval[] {
 
 const SHADES = 96;
 /** Dashes and dots one line may have. */
-export const MOST_INTERVALS = 5_000;
+const MOST_INTERVALS = 5_000;
 
 /**
  * Middles of dots along a line, their gaps as near to the one asked for as a whole number of dots allows. The first

@@ -1,15 +1,18 @@
 import type { Loop } from "../boolean/clip";
 import { CELLS_PER_MILLIMETRE, facetsOf } from "../boolean/facets";
 import { chordIndexOf, recoverCurves } from "../boolean/recover";
-import type { Path } from "../path";
+import { coincide, SAME_PLACE } from "../coincide/coincide";
+import { areaOfPath, type Path } from "../path";
 import type { Point } from "../point";
+import { rejoined } from "../rejoin";
+import { standardSizeOf, type StandardSize } from "../standardSize";
 import { cyclesOf, type Cycle } from "./cycles";
 import { coversOf, groupsOf, nest, walksByFace } from "./faceFacts";
 import { halfEdgesOf, type HalfEdges } from "./halfEdges";
 import { Nodes } from "../boolean/nodes";
 import { outlineEdges } from "./outlineEdges";
 import { splitEdges } from "./splitEdges";
-import { ARRANGED_WITHIN } from "./tolerance";
+import { AS_ONE, FLATTENED_WITHIN } from "../boolean/tolerance";
 
 /** A closed region bounded by outlines, millimetres. */
 export interface Face {
@@ -17,7 +20,7 @@ export interface Face {
   readonly outline: Path;
   /** The numbers of the outlines that cover it, ascending. */
   readonly covering: readonly number[];
-  /** Square millimetres, of the flattened boundary. */
+  /** Square millimetres. */
   readonly area: number;
   /** The centre of its area. */
   readonly centre: Point;
@@ -25,7 +28,8 @@ export interface Face {
   readonly group: 0 | 1;
 }
 
-export interface Arrangement {
+/** The faces that outlines divide the plane into. */
+interface Arrangement {
   readonly faces: readonly Face[];
   /** Counts for Euler's formula: nodes − edges + (bounded faces + 1) = 1 + components. */
   readonly nodes: number;
@@ -43,9 +47,12 @@ export function arrange(
   /** Which faces are coloured at all, by what covers them. */
   isColored: (covering: readonly number[]) => boolean = () => true,
 ): Arrangement {
-  const facets = facetsOf(outlines, ARRANGED_WITHIN, "open");
+  const size = standardSizeOf(outlines);
+  if (!size) return { faces: [], nodes: 0, edges: 0, bounded: 0, components: 0 };
+  const { paths: settled } = coincide(outlines.map(size.to), SAME_PLACE, "open");
+  const facets = facetsOf(settled, FLATTENED_WITHIN, "open");
   const nodes = new Nodes();
-  const edges = splitEdges(outlineEdges(outlines, facets, nodes).flat(), nodes);
+  const edges = splitEdges(outlineEdges(settled, facets, nodes).flat(), nodes);
   const halves = halfEdgesOf(edges, nodes);
   const { cycles, cycleOf } = cyclesOf(halves, nodes);
   const nests = nest(cycles, halves, nodes);
@@ -57,10 +64,18 @@ export function arrange(
     if (cycle.area <= 0) return [];
     const walks = (walksOf.get(number) ?? []).flatMap((walk) => cycles[walk] ?? []);
     const loops = walks.map((walk) => loopOf(walk, halves, nodes));
-    const outline = recoverCurves(loops, facets, index);
+    const outline = size.back(rejoined(recoverCurves(loops, facets, index), AS_ONE));
     if (outline.length === 0) return [];
     const group = groups[number] === 1 ? 1 : 0;
-    return [{ outline, covering: covers[number] ?? [], group, ...measure(walks, halves, nodes) }];
+    return [
+      {
+        outline,
+        covering: covers[number] ?? [],
+        group,
+        area: areaOfPath(outline),
+        centre: centreOf(walks, halves, nodes, size),
+      },
+    ];
   });
   const used = halves.next.filter((next) => next !== -1).length;
   return {
@@ -79,17 +94,17 @@ function loopOf({ halves }: Cycle, { origin }: HalfEdges, { x, y, vertex }: Node
   });
 }
 
-/** Area and centre of a face from its flattened walks, by Green's theorem. */
-function measure(walks: readonly Cycle[], { origin }: HalfEdges, { x, y }: Nodes): { area: number; centre: Point } {
+/** The centre of a face's area, from its flattened walks, by Green's theorem. */
+function centreOf(walks: readonly Cycle[], { origin }: HalfEdges, { x, y }: Nodes, size: StandardSize): Point {
   let [twice, mx, my] = [0, 0, 0];
   for (const half of walks.flatMap(({ halves }) => halves)) {
     const [p, q] = [origin[half] ?? 0, origin[half ^ 1] ?? 0];
-    const [px, py] = [(x[p] ?? 0) / CELLS_PER_MILLIMETRE, (y[p] ?? 0) / CELLS_PER_MILLIMETRE];
-    const [qx, qy] = [(x[q] ?? 0) / CELLS_PER_MILLIMETRE, (y[q] ?? 0) / CELLS_PER_MILLIMETRE];
+    const [px, py, qx, qy] = [x[p] ?? 0, y[p] ?? 0, x[q] ?? 0, y[q] ?? 0];
     const cross = px * qy - qx * py;
     twice += cross;
     mx += (px + qx) * cross;
     my += (py + qy) * cross;
   }
-  return { area: twice / 2, centre: { x: mx / (3 * twice), y: my / (3 * twice) } };
+  const cells = 3 * twice * CELLS_PER_MILLIMETRE * size.scale;
+  return { x: mx / cells + size.x, y: my / cells + size.y };
 }

@@ -4,9 +4,11 @@ import type { Nodes } from "../boolean/nodes";
 
 /** A closed walk along half-edges with one face on its inner side. */
 export interface Cycle {
+  /** The half-edges that go round it, in order. */
   readonly halves: readonly number[];
   /** In cells squared: above 0 around the inside of a face, below 0 around a hole or the outside. */
   readonly area: number;
+  /** The box around it, cells. */
   readonly box: Box;
 }
 

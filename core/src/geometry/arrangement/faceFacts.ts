@@ -24,8 +24,9 @@ export function nest(cycles: readonly Cycle[], halves: HalfEdges, nodes: Nodes):
 }
 
 /** For each face, and -1 for the unbounded one, the numbers of the walks that bound it. */
-export type WalksByFace = ReadonlyMap<number, readonly number[]>;
+type WalksByFace = ReadonlyMap<number, readonly number[]>;
 
+/** For each face the walks along its boundaries. */
 export function walksByFace(nests: readonly number[]): WalksByFace {
   const walks = new Map<number, number[]>();
   nests.forEach((face, walk) => addTo(walks, face, walk));

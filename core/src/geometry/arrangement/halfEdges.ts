@@ -3,13 +3,14 @@ import type { Edge } from "./splitEdges";
 import { addTo } from "../keyedLists";
 
 /** How often, and which way, an outline runs along an edge: +1 with it, −1 against it. */
-export interface Passage {
+interface Passage {
   readonly source: number;
   readonly way: 1 | -1;
 }
 
 /** Edges that meet only at nodes, each once, as pairs of half-edges: 2e runs one way, 2e + 1 back. */
 export interface HalfEdges {
+  /** Two for each edge. */
   readonly count: number;
   /** The node each half-edge leaves. */
   readonly origin: Int32Array;

@@ -1,11 +1,12 @@
 import { WELD, type Nodes } from "../boolean/nodes";
-import { addTo } from "../keyedLists";
 import { heightsWithin } from "../heightsWithin";
-import { squareKey } from "../squareKey";
+import { SquareLists } from "../squareLists";
 
 /** A straight edge between two nodes, and the outline it belongs to. */
 export interface Edge {
+  /** The node it begins at. */
   readonly from: number;
+  /** The node it ends at. */
   readonly to: number;
   /** The number of the outline; -1 for lines, which cover nothing. */
   readonly source: number;
@@ -43,6 +44,7 @@ function splitAt(edge: Edge, cuts: ReadonlySet<number> | undefined, nodes: Nodes
   });
 }
 
+/** An entry of a list of numbers: what serves lists of every kind takes several times as long in loops as hot as these. */
 function at(values: readonly number[], index: number): number {
   return values[index] ?? 0;
 }
@@ -57,12 +59,14 @@ function cutsBetween(edges: readonly Edge[], isNew: readonly boolean[], nodes: N
     if (before) before.add(node);
     else cuts.set(edge, new Set([node]));
   };
-  const { inSquare, squaresOf } = sorted(edges, nodes);
+  const { lists, squaresOf } = sorted(edges, nodes);
   const comparedWith = new Int32Array(edges.length).fill(-1);
   for (let a = 0; a < edges.length; a++) {
     if (!isNew[a]) continue;
-    for (const square of squaresOf[a] ?? []) {
-      for (const b of inSquare.get(square) ?? []) {
+    const own = squaresOf[a] ?? [];
+    for (let k = 0; k < own.length; k += 2) {
+      for (let entry = lists.first(at(own, k), at(own, k + 1)); entry >= 0; entry = lists.next(entry)) {
+        const b = lists.valueOf(entry);
         // Of two new ones the later is compared with the earlier.
         if (b === a || comparedWith[b] === a || (b > a && isNew[b])) continue;
         comparedWith[b] = a;
@@ -75,8 +79,8 @@ function cutsBetween(edges: readonly Edge[], isNew: readonly boolean[], nodes: N
 
 interface Sorted {
   /** The edges that pass through a square. */
-  readonly inSquare: ReadonlyMap<number, readonly number[]>;
-  /** The squares an edge passes through. */
+  readonly lists: SquareLists;
+  /** The squares an edge passes through: column and row of each. */
   readonly squaresOf: readonly (readonly number[])[];
 }
 
@@ -85,7 +89,7 @@ function sorted(edges: readonly Edge[], { x, y }: Nodes): Sorted {
   let total = 0;
   for (const { from, to } of edges) total += Math.hypot(at(x, to) - at(x, from), at(y, to) - at(y, from));
   const side = Math.max(64, (1.5 * total) / Math.max(1, edges.length));
-  const inSquare = new Map<number, number[]>();
+  const lists = new SquareLists();
   const squaresOf = edges.map(({ from, to }, edge) => {
     const squares: number[] = [];
     const [ax, ay, bx, by] = [at(x, from), at(y, from), at(x, to), at(y, to)];
@@ -93,14 +97,13 @@ function sorted(edges: readonly Edge[], { x, y }: Nodes): Sorted {
     for (let column = left; column <= right; column++) {
       const [low, high] = heightsWithin(ax, ay, bx, by, column * side - WELD, (column + 1) * side + WELD);
       for (let row = Math.floor((low - WELD) / side); row <= Math.floor((high + WELD) / side); row++) {
-        const square = squareKey(column, row);
-        squares.push(square);
-        addTo(inSquare, square, edge);
+        squares.push(column, row);
+        lists.add(column, row, edge);
       }
     }
     return squares;
   });
-  return { inSquare, squaresOf };
+  return { lists, squaresOf };
 }
 
 function compare(

@@ -1,14 +1,12 @@
-import { boxOfPath, type Path } from "../path";
-import { isEmpty, joinBoxes, EMPTY_BOX } from "../box";
-import { clip } from "./clip";
-import { facetsOf } from "./facets";
-import type { FillRule, Operation } from "./operation";
-import { recoverCurves } from "./recover";
-
-/** Curves are flattened to within this of themselves while areas are combined, millimetres. */
-const TOLERANCE = 0.005;
-/** Small outlines are flattened finer: to this share of their extent. */
-const SHARE = 1 / 4_000;
+import { coincide, SAME_PLACE } from "../coincide/coincide";
+import { areaOfPath, type Path } from "../path";
+import { rejoined } from "../rejoin";
+import { standardSizeOf, type StandardSize } from "../standardSize";
+import { clip, type Loop } from "./clip";
+import { CELLS_PER_MILLIMETRE, facetsOf, type Facets } from "./facets";
+import type { ClipRule, FillRule, Operation } from "./operation";
+import { areaOfLoop, recoverCurves } from "./recover";
+import { AS_ONE, FLATTENED_WITHIN } from "./tolerance";
 
 /**
  * The first outline combined with all the others, millimetres. Curves stay the curves they were, cut
@@ -16,9 +14,57 @@ const SHARE = 1 / 4_000;
  * edge. The geometry engine must have been loaded.
  */
 export function combine(operands: readonly Path[], operation: Operation, rule: FillRule = "nonzero"): Path {
-  const box = operands.map((path) => boxOfPath(path)).reduce(joinBoxes, EMPTY_BOX);
-  if (isEmpty(box)) return [];
-  const extent = Math.max(box.right - box.left, box.bottom - box.top);
-  const facets = facetsOf(operands, Math.min(TOLERANCE, extent * SHARE));
-  return recoverCurves(clip(facets, operation, rule), facets);
+  const size = standardSizeOf(operands);
+  if (!size) return [];
+  const { paths, shared } = coincide(operands.map(size.to), SAME_PLACE, "closed");
+  const facets = facetsOf(paths, FLATTENED_WITHIN);
+  const touching = shared && (rule === "evenodd" || operation === "exclusive");
+  return size.back(rejoined(recoverCurves(clip(facets, operation, rule, touching), facets), AS_ONE));
+}
+
+/**
+ * An area without what its outlines cross or cover twice: the outlines themselves where they do neither and run the right
+ * ways round. The geometry engine must have been loaded.
+ */
+export function tidied(path: Path): Path {
+  const { isUnchanged } = clipped(path, "nonzero");
+  return isUnchanged ? path : combine([path], "union");
+}
+
+/** What is gone round clockwise on the sheet more often than not, of outlines that share no edges. */
+export function goneRound(path: Path): Path {
+  const { isUnchanged, loops, facets, size } = clipped(path, "positive");
+  if (!size || !facets) return [];
+  return isUnchanged ? rejoined(path, AS_ONE / size.scale) : size.back(rejoined(recoverCurves(loops, facets), AS_ONE));
+}
+
+interface Clipped {
+  /** Whether nothing of it changed: then the outlines themselves are the result. */
+  readonly isUnchanged: boolean;
+  readonly loops: readonly Loop[];
+  /** Null where there is nothing. */
+  readonly facets: Facets | null;
+  readonly size: StandardSize | null;
+}
+
+function clipped(path: Path, rule: ClipRule): Clipped {
+  const size = standardSizeOf([path]);
+  if (!size) return { isUnchanged: false, loops: [], facets: null, size };
+  const facets = facetsOf([size.to(path)], FLATTENED_WITHIN);
+  const loops = clip(facets, "union", rule);
+  return { isUnchanged: isSame(path, loops, facets, size), loops, facets, size };
+}
+
+/** Areas that differ by less than this share run the same ways round. */
+const SAME_AREA = 1e-2;
+
+/** Whether loops are all the runs of a path, no vertex added and none left out, run the same ways round. */
+function isSame(path: Path, loops: readonly Loop[], facets: Facets, { scale }: StandardSize): boolean {
+  const kept = loops.reduce((sum, loop) => sum + loop.length, 0);
+  if (kept !== facets.curveOf.length - 1 || loops.length !== path.length) return false;
+  if (loops.some((loop) => loop.some(({ vertex }) => vertex === 0))) return false;
+  const inMillimetres = CELLS_PER_MILLIMETRE * scale;
+  const left = loops.reduce((sum, loop) => sum + areaOfLoop(loop), 0) / (inMillimetres * inMillimetres);
+  const own = areaOfPath(path);
+  return Math.abs(own - left) <= SAME_AREA * Math.abs(own);
 }

@@ -6,9 +6,13 @@ import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
 
 /** One chord of a flattened curve, in cells. */
 export interface Chord {
+  /** The curve's number. */
   readonly curve: number;
+  /** Its number along the curve. */
   readonly chord: number;
+  /** Where it begins, cells. */
   readonly start: Point;
+  /** Where it ends, cells. */
   readonly end: Point;
 }
 

@@ -3,7 +3,7 @@ import { geometryEngine } from "../../engines/geometryEngine";
 import type { Facets } from "./facets";
 import { backwards, roundOf } from "./oriented";
 import { numbersOf } from "./wholeNumbers";
-import type { FillRule, Operation } from "./operation";
+import type { ClipRule, Operation } from "./operation";
 
 /** A polygon of the result: x, y in cells and the input vertex's number, 0 where edges cross. */
 export type Loop = readonly { readonly x: number; readonly y: number; readonly vertex: number }[];
@@ -14,22 +14,39 @@ const CLIP_TYPES = {
   intersection: "Intersection",
   exclusive: "Xor",
 } as const;
-const FILL_RULES = { nonzero: "NonZero", evenodd: "EvenOdd" } as const;
+const FILL_RULES = { nonzero: "NonZero", evenodd: "EvenOdd", positive: "Positive" } as const;
 
-/** Combines the first operand with each of the others in turn, on the grid. */
-export function clip({ operands }: Facets, operation: Operation, rule: FillRule): Loop[] {
+/**
+ * Combines the first operand with each of the others in turn, on the grid. Where edges lie on each other, even-odd
+ * leaves regions side by side that touch along them: these are united.
+ */
+export function clip(
+  { operands }: Pick<Facets, "operands">,
+  operation: Operation,
+  rule: ClipRule,
+  touching = false,
+): Loop[] {
   const engine = geometryEngine();
   return withOwned((own) => {
-    const [subject = [], ...clips] = operands;
-    if (operation === "union" || operation === "difference" || clips.length < 2) {
-      return loopsOf(run(engine, own, pack(engine, own, subject), together(engine, own, clips), operation, rule));
-    }
-    let result = pack(engine, own, subject);
-    for (const polygons of clips) {
-      result = run(engine, own, result, pack(engine, own, polygons), operation, rule);
-    }
-    return loopsOf(result);
+    const result = combined(engine, own, operands, operation, rule);
+    if (!touching) return loopsOf(result);
+    return loopsOf(run(engine, own, result, own(new engine.Paths64()), "union", "nonzero"));
   });
+}
+
+function combined(
+  engine: MainModule,
+  own: Own,
+  [subject = [], ...clips]: Facets["operands"],
+  operation: Operation,
+  rule: ClipRule,
+): Paths64 {
+  if (operation === "union" || operation === "difference" || clips.length < 2) {
+    return run(engine, own, pack(engine, own, subject), together(engine, own, clips), operation, rule);
+  }
+  let result = pack(engine, own, subject);
+  for (const polygons of clips) result = run(engine, own, result, pack(engine, own, polygons), operation, rule);
+  return result;
 }
 
 /**
@@ -68,8 +85,10 @@ export function withOwned<R>(work: (own: Own) => R): R {
   }
 }
 
-export type Own = <T extends { delete: () => void }>(object: T) => T;
+/** Marks a polygon by whose it is. */
+type Own = <T extends { delete: () => void }>(object: T) => T;
 
+/** Packs points as the geometry package takes them. */
 export function pack(engine: MainModule, own: Own, polygons: readonly BigInt64Array[]): Paths64 {
   const paths = own(new engine.Paths64());
   for (const polygon of polygons) add(engine, own, paths, polygon);
@@ -88,7 +107,7 @@ function run(
   subject: Paths64,
   clips: Paths64,
   operation: Operation,
-  rule: FillRule,
+  rule: ClipRule,
 ): Paths64 {
   const clipper = own(new engine.Clipper64());
   // Vertices on straight runs say which curve an edge belongs to.

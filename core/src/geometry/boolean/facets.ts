@@ -12,6 +12,7 @@ export const CELLS_PER_MILLIMETRE = 65_536;
 export interface FlattenedCurve {
   /** The curve; straight ones are travelled at an even pace. */
   readonly cubic: Cubic;
+  /** Whether its handles lie on its chord. */
   readonly straight: boolean;
   /** Chords of equal length in the parameter. */
   readonly chords: number;
@@ -21,9 +22,11 @@ export interface FlattenedCurve {
 
 /** Outlines laid on the grid, each vertex knowing the curve and the place on it that it came from. */
 export interface Facets {
+  /** Every curve, by its number. */
   readonly curves: readonly FlattenedCurve[];
   /** For each vertex number the curve that leaves it, and the chord of the curve that begins there. */
   readonly curveOf: readonly number[];
+  /** For each vertex number the chord of that curve that begins there. */
   readonly chordOf: readonly number[];
   /** One polygon a run: x, y in cells and the vertex's number, three to a vertex. Numbers count from 1. */
   readonly operands: readonly (readonly BigInt64Array[])[];

@@ -50,14 +50,22 @@ function lazily<T>(make: () => T): () => T {
 
 /** Whether a loop is as thin as the rounding to the grid: its area is no more than its length times a few cells. */
 function isSliver(loop: Loop): boolean {
-  let twiceArea = 0;
   let length = 0;
   loop.forEach((p, index) => {
     const q = loop[(index + 1) % loop.length] ?? p;
-    twiceArea += p.x * q.y - q.x * p.y;
     length += Math.hypot(q.x - p.x, q.y - p.y);
   });
-  return Math.abs(twiceArea) / 2 <= length * 3;
+  return Math.abs(areaOfLoop(loop)) <= length * 3;
+}
+
+/** The area of a loop, in cells squared; above 0 where it runs clockwise on the sheet. */
+export function areaOfLoop(loop: Loop): number {
+  let twice = 0;
+  loop.forEach((p, index) => {
+    const q = loop[(index + 1) % loop.length] ?? p;
+    twice += p.x * q.y - q.x * p.y;
+  });
+  return twice / 2;
 }
 
 function mergedRuns(loop: Loop, facets: Facets, index: () => ChordIndex, closed: boolean): Run[] {

@@ -5,7 +5,9 @@ import type { Point } from "../point";
 
 /** A stretch of a run without corners. Millimetres along the run. */
 export interface SmoothRun {
+  /** Where it begins, millimetres along the line. */
   readonly from: number;
+  /** Where it ends, millimetres along the line. */
   readonly to: number;
   /** Lengths from its start to its end between which the run hardly turns. */
   readonly stops: readonly number[];

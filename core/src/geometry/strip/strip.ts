@@ -3,20 +3,24 @@ import { circleAt, polygonThrough } from "./ends";
 import { subpathOf, type Path, type Subpath } from "../path";
 import { measurePath, type MeasuredPath, type PlaceOnPath } from "../pathLength";
 import type { Point } from "../point";
+import type { Cap, LineJoin } from "./lineShape";
 import { angleBetween, smoothRuns, type SmoothRun } from "./smoothRuns";
 
 /** How a strip ends and goes around corners. */
-export interface StripEnds {
-  readonly cap: "butt" | "round" | "square";
-  readonly join: "miter" | "round" | "bevel";
+interface StripEnds {
+  readonly cap: Cap;
+  readonly join: LineJoin;
 }
 
 /** A run ready to be laid with strips. */
 export interface StripLine {
+  /** The line by its length. */
   readonly measured: MeasuredPath;
+  /** Its stretches from corner to corner. */
   readonly runs: readonly SmoothRun[];
 }
 
+/** A run made ready to be laid with strips. */
 export function stripLine(subpath: Subpath): StripLine {
   return { measured: measurePath(subpath), runs: smoothRuns(subpath) };
 }

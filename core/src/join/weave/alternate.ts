@@ -1,12 +1,18 @@
+import { at } from "../../geometry/at";
+
 /** A crossing as far as going over and under is concerned: two strands and the way along each. */
 export interface Passing {
+  /** The numbers of the two strands. */
   readonly strands: readonly [number, number];
+  /** How far along each they meet, millimetres. */
   readonly along: readonly [number, number];
 }
 
 /** Which strand of each crossing lies over: 0 the first, 1 the second; and the crossings at which a strand cannot alternate. */
 export interface Alternation {
+  /** For each crossing, which of its two strands lies above: the first (0) or the second (1). */
   readonly over: readonly (0 | 1)[];
+  /** Crossings at which over and under could not take turns. */
   readonly failing: ReadonlySet<number>;
 }
 
@@ -28,13 +34,13 @@ export function alternate(passings: readonly Passing[], isClosed: (strand: numbe
     if (over[start] !== undefined) return;
     over[start] = 0;
     const open = [start];
-    for (let at = open.shift(); at !== undefined; at = open.shift()) {
-      for (const { to, differs } of steps.get(at) ?? []) {
-        const wanted = ((over[at] ?? 0) === 0) === differs ? 1 : 0;
+    for (let crossing = open.shift(); crossing !== undefined; crossing = open.shift()) {
+      for (const { to, differs } of steps.get(crossing) ?? []) {
+        const wanted = (over[crossing] === 0) === differs ? 1 : 0;
         if (over[to] === undefined) {
           over[to] = wanted;
           open.push(to);
-        } else if (over[to] !== wanted) failing.add(Math.max(at, to));
+        } else if (over[to] !== wanted) failing.add(Math.max(crossing, to));
       }
     }
   });
@@ -75,7 +81,7 @@ export function visitsOf(passings: readonly Passing[]): Map<number, Visit[]> {
       visits.set(strands[side], own);
     }
   });
-  const alongOf = ({ crossing, side }: Visit) => passings[crossing]?.along[side] ?? 0;
+  const alongOf = ({ crossing, side }: Visit) => at(passings, crossing).along[side];
   for (const own of visits.values()) own.sort((a, b) => alongOf(a) - alongOf(b));
   return visits;
 }

@@ -1,14 +1,15 @@
+import { at } from "../../geometry/at";
 import { combine } from "../../geometry/boolean/boolean";
 import { isEmpty, meets, type Box } from "../../geometry/box";
 import { offsetPath } from "../../geometry/offset/offset";
 import { areaOfPath, boxOfPath, segmentsOf, type Path, type Subpath } from "../../geometry/path";
 import { measurePath } from "../../geometry/pathLength";
-import { distance, type Point } from "../../geometry/point";
+import { distance, meanOf, type Point } from "../../geometry/point";
 import { pointAt } from "../../geometry/cubic";
 import type { Passing } from "./alternate";
 
 /** A place where two filled copies lie over each other. */
-export interface Overlap extends Passing {
+interface Overlap extends Passing {
   readonly point: Point;
   readonly region: Path;
 }
@@ -21,10 +22,10 @@ export function overlapsOf(copies: readonly Path[]): Overlap[] {
   for (let a = 0; a < copies.length; a++) {
     for (let b = a + 1; b < copies.length; b++) {
       if (!mayMeet(boxes[a], boxes[b])) continue;
-      const regions = regionsOf(combine([copies[a] ?? [], copies[b] ?? []], "intersection"));
+      const regions = regionsOf(combine([at(copies, a), at(copies, b)], "intersection"));
       for (const region of regions) {
-        const point = middleOf(region);
-        const along = [alongs[a]?.(point) ?? 0, alongs[b]?.(point) ?? 0] as const;
+        const point = meanAlong(region);
+        const along = [at(alongs, a)(point), at(alongs, b)(point)] as const;
         found.push({ strands: [a, b], along, point, region });
       }
     }
@@ -51,10 +52,9 @@ function isHole(run: Subpath, path: Path): boolean {
   return Math.sign(areaOfPath([run])) !== Math.sign(most);
 }
 
-function middleOf(region: Path): Point {
-  const points = region.flatMap((run) => segmentsOf(run).flatMap((cubic) => [0, 0.5].map((t) => pointAt(cubic, t))));
-  const sum = points.reduce((total, { x, y }) => ({ x: total.x + x, y: total.y + y }), { x: 0, y: 0 });
-  return { x: sum.x / Math.max(1, points.length), y: sum.y / Math.max(1, points.length) };
+/** The mean of places along an outline's segments. */
+function meanAlong(region: Path): Point {
+  return meanOf(region.flatMap((run) => segmentsOf(run).flatMap((cubic) => [0, 0.5].map((t) => pointAt(cubic, t)))));
 }
 
 /** Places on a ring's outline that are tried for the nearest. */
@@ -72,7 +72,7 @@ function spineOf(path: Path): (point: Point) => number {
       return away.indexOf(Math.min(...away));
     };
   }
-  const middle = middleOf([longest]);
+  const middle = meanAlong([longest]);
   let [xx, xy, yy] = [0, 0, 0];
   for (const { x, y } of stops) {
     xx += (x - middle.x) ** 2;
@@ -98,8 +98,8 @@ export function wovenBands(
   const cutters: Path[][] = copies.map(() => []);
   const grown = new Map<number, Path>();
   overlaps.forEach(({ strands, region }, index) => {
-    const upper = strands[over[index] ?? 0];
-    const lower = strands[over[index] === 1 ? 0 : 1];
+    const upper = strands[at(over, index)];
+    const lower = strands[at(over, index) === 1 ? 0 : 1];
     if (gap === 0) return void cutters[lower]?.push(region);
     const wide = grown.get(upper) ?? offsetPath(copies[upper] ?? [], gap, "miter");
     grown.set(upper, wide);

@@ -1,14 +1,17 @@
+import { at } from "../../geometry/at";
+import { boxOfPoints } from "../../geometry/box";
 import { flattenPath } from "../../geometry/flatten";
-import { addTo } from "../../geometry/keyedLists";
 import { distance, type Point } from "../../geometry/point";
-import { squareKey } from "../../geometry/squareKey";
+import { SquareLists } from "../../geometry/squareLists";
 import type { Strand } from "./strands";
 
 /** A place where two strands, or two stretches of one, cross. */
 export interface Crossing {
   /** The numbers of the two strands, and how far along each the place is, millimetres. */
   readonly strands: readonly [number, number];
+  /** How far along each strand, millimetres. */
   readonly along: readonly [number, number];
+  /** Where on the sheet, millimetres. */
   readonly point: Point;
   /** The angle between the strands there, radians, 0…π/2. */
   readonly angle: number;
@@ -34,19 +37,9 @@ const LEAST_ANGLE = 0.04;
 export function crossingsOf(strands: readonly Strand[]): Crossing[] {
   const chords = strands.flatMap(chordsOf);
   const found: Crossing[] = [];
-  const seen = new Set<number>();
-  for (const bucket of bucketsOf(chords)) {
-    for (let i = 0; i < bucket.length; i++) {
-      for (let j = i + 1; j < bucket.length; j++) {
-        const [p, q] = [Math.min(bucket[i] ?? 0, bucket[j] ?? 0), Math.max(bucket[i] ?? 0, bucket[j] ?? 0)];
-        const key = p * chords.length + q;
-        const [a, b] = [chords[p], chords[q]];
-        if (!a || !b || seen.has(key) || areNeighbours(a, b, strands)) continue;
-        seen.add(key);
-        const crossing = crossingOf(a, b);
-        if (crossing) found.push(crossing);
-      }
-    }
+  for (const [a, b] of nearPairs(chords)) {
+    const crossing = areNeighbours(a, b, strands) ? null : crossingOf(a, b);
+    if (crossing) found.push(crossing);
   }
   found.sort((a, b) => a.strands[0] - b.strands[0] || a.strands[1] - b.strands[1] || a.along[0] - b.along[0]);
   return found.filter((crossing, index) => {
@@ -68,7 +61,7 @@ function chordsOf({ run, length }: Strand, strand: number): Chord[] {
   let start = 0;
   return points.slice(1).flatMap((to, index) => {
     const from = points[index] ?? to;
-    const end = start + (lengths[index] ?? 0) * scale;
+    const end = start + at(lengths, index) * scale;
     const chord = { strand, index, from, to, start, end };
     start = end;
     return end > chord.start ? [chord] : [];
@@ -78,11 +71,11 @@ function chordsOf({ run, length }: Strand, strand: number): Chord[] {
 /** Chords that follow one another meet without crossing. */
 function areNeighbours(a: Chord, b: Chord, strands: readonly Strand[]): boolean {
   if (a.strand !== b.strand) return false;
-  const strand = strands[a.strand];
+  const strand = at(strands, a.strand);
   if (Math.abs(a.end - b.start) < 1e-9 || Math.abs(b.end - a.start) < 1e-9) return true;
-  const length = strand?.length ?? 0;
+  const { length } = strand;
   const ends = Math.abs(length - Math.max(a.end, b.end)) < 1e-6 && Math.min(a.start, b.start) < 1e-9;
-  return strand?.run.closed === true && ends;
+  return strand.run.closed && ends;
 }
 
 function crossingOf(a: Chord, b: Chord): Crossing | null {
@@ -104,17 +97,24 @@ function crossingOf(a: Chord, b: Chord): Crossing | null {
   };
 }
 
-/** Chords by the squares they may pass through. */
-function bucketsOf(chords: readonly Chord[]): number[][] {
+/** Pairs of chords that pass through one square, each pair once, the earlier chord first. */
+function* nearPairs(chords: readonly Chord[]): Generator<readonly [Chord, Chord]> {
   const total = chords.reduce((sum, { from, to }) => sum + distance(from, to), 0);
   const side = Math.max(0.1, (2 * total) / Math.max(1, chords.length));
-  const buckets = new Map<number, number[]>();
-  chords.forEach(({ from, to }, chord) => {
-    const columns = [from.x, to.x].map((x) => Math.floor(x / side)).sort((a, b) => a - b);
-    const rows = [from.y, to.y].map((y) => Math.floor(y / side)).sort((a, b) => a - b);
-    for (let column = columns[0] ?? 0; column <= (columns[1] ?? 0); column++) {
-      for (let row = rows[0] ?? 0; row <= (rows[1] ?? 0); row++) addTo(buckets, squareKey(column, row), chord);
+  const squares = new SquareLists();
+  const comparedWith = new Int32Array(chords.length).fill(-1);
+  for (const [later, chord] of chords.entries()) {
+    const { left, top, right, bottom } = boxOfPoints([chord.from, chord.to]);
+    for (let column = Math.floor(left / side); column <= Math.floor(right / side); column++) {
+      for (let row = Math.floor(top / side); row <= Math.floor(bottom / side); row++) {
+        for (let entry = squares.first(column, row); entry >= 0; entry = squares.next(entry)) {
+          const earlier = squares.valueOf(entry);
+          if (comparedWith[earlier] === later) continue;
+          comparedWith[earlier] = later;
+          yield [at(chords, earlier), chord];
+        }
+        squares.add(column, row, later);
+      }
     }
-  });
-  return [...buckets.values()];
+  }
 }

@@ -2,16 +2,21 @@ import { monotone } from "../../geometry/monotone";
 import { sizeOf } from "../../geometry/matrix";
 import { transformPath, type Subpath } from "../../geometry/path";
 import { stripLine, type StripLine } from "../../geometry/strip/strip";
-import type { LineShape } from "../../finish/line/lineShape";
+import type { LineShape } from "../../geometry/strip/lineShape";
 import { matrixAt, type Placements } from "../../rules/placements";
 import type { Shape } from "../../rules/shapes";
 
 /** One run of one copy as a band of the line's width, on the sheet. Millimetres. */
 export interface Strand {
+  /** The copy it belongs to. */
   readonly copy: number;
+  /** Its outline. */
   readonly run: Subpath;
+  /** Its outline, measured and cut at corners. */
   readonly line: StripLine;
+  /** Millimetres. */
   readonly length: number;
+  /** Its width at a distance along it, both millimetres. */
   widthAt: (length: number) => number;
 }
 

@@ -1,16 +1,20 @@
+import { at } from "../../geometry/at";
 import { combine } from "../../geometry/boolean/boolean";
 import type { Path } from "../../geometry/path";
 import type { Point } from "../../geometry/point";
 import { stripAlong } from "../../geometry/strip/strip";
-import type { LineShape } from "../../finish/line/lineShape";
+import type { LineShape } from "../../geometry/strip/lineShape";
 import { alternate, type Passing } from "./alternate";
 import type { Crossing } from "./crossings";
 import type { Strand } from "./strands";
 
 /** A crossing as it can be pointed at: its name stays while numbers change, as long as its copies cross as often. */
 export interface WovenCrossing {
+  /** Its name, which stays when numbers change. */
   readonly key: string;
+  /** Where on the sheet, millimetres. */
   readonly point: Point;
+  /** Whether it was turned over by hand. */
   readonly flipped: boolean;
   /** Whether strands cannot alternate here. */
   readonly fails: boolean;
@@ -18,9 +22,12 @@ export interface WovenCrossing {
 
 /** Which strand lies over at each crossing, those turned by hand turned. */
 export interface Weaving {
+  /** For each crossing, which of its two strands lies above: the first (0) or the second (1). */
   readonly over: readonly (0 | 1)[];
+  /** Every crossing, in order. */
   readonly crossings: readonly WovenCrossing[];
-  readonly told: readonly string[];
+  /** What should be known of it, in words. */
+  readonly notes: readonly string[];
 }
 
 /** Decides the crossings. `nameOf` tells a strand's name, for crossings that were flipped by hand. */
@@ -39,14 +46,14 @@ export function weaving(
     const key = `${pair}.${number}`;
     return { key, point, flipped: flipped.includes(key), fails: failing.has(index) };
   });
-  const told =
+  const notes =
     failing.size === 0
       ? []
       : [`${failing.size} of ${passings.length} crossings cannot go over and under in turn; flip them by hand`];
   return {
     over: over.map((side, index) => (crossings[index]?.flipped ? (side === 0 ? 1 : 0) : side)),
     crossings,
-    told,
+    notes: notes,
   };
 }
 
@@ -60,11 +67,11 @@ export function wovenAreas(
 ): Path[] {
   const cutters: Path[][] = strands.map(() => []);
   crossings.forEach((crossing, index) => {
-    const upper = over[index] ?? 0;
+    const upper = at(over, index);
     const lower = upper === 0 ? 1 : 0;
-    const above = strands[crossing.strands[upper]];
-    const below = strands[crossing.strands[lower]];
-    if (above && below) cutters[crossing.strands[lower]]?.push(stretchOver(above, below, crossing, upper, gap));
+    const above = at(strands, crossing.strands[upper]);
+    const below = at(strands, crossing.strands[lower]);
+    at(cutters, crossing.strands[lower]).push(stretchOver(above, below, crossing, upper, gap));
   });
   const changing = line.swell.length > 1;
   return strands.map(({ line: laid, length, widthAt }, index) => {

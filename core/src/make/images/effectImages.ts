@@ -1,7 +1,7 @@
-import { Resvg } from "@resvg/resvg-wasm";
+import { rasterise } from "../../engines/rasteriser";
 import { hasEffects, reachOfEffects } from "../../finish/effects/effects";
 import { effectLayers } from "../../finish/effects/layers";
-import { reachOfLine } from "../../finish/line/lineShape";
+import { reachOfLine } from "../../geometry/strip/lineShape";
 import { growBox, isEmpty, type Box } from "../../geometry/box";
 import type { Point } from "../../geometry/point";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
@@ -10,12 +10,13 @@ import { svgOfPart } from "../svg/partSvg";
 import type { PlacedRaster } from "../../finish/pools";
 
 /** What lies under a part's vectors and over them, as images; null where there is nothing. */
-export interface EffectImages {
+interface EffectImages {
   readonly under: PlacedRaster | null;
   readonly over: PlacedRaster | null;
 }
 
-export const NO_IMAGES: EffectImages = { under: null, over: null };
+/** For parts nothing lies under or over. */
+const NO_IMAGES: EffectImages = { under: null, over: null };
 
 const MILLIMETRES_PER_INCH = 25.4;
 /** Dots an inch of the images in files that are vectors otherwise. */
@@ -23,14 +24,11 @@ export const IMAGE_DPI = 120;
 /** Pixels an image may have on its longer side. */
 const MOST_PIXELS = 6_000;
 
-/** Whether any part to be made needs the rasteriser for images in a vector file. */
-export function needsImages({ parts }: Pick<Scene, "parts">): boolean {
-  return parts.some(({ visible, role, finish }) => visible && role === "show" && hasEffects(finish.effects));
-}
-
 /** The pixels images are laid on: so many dots an inch, counted from a point of the sheet, millimetres. */
 export interface PixelGrid {
+  /** Dots an inch. */
   readonly dpi: number;
+  /** The sheet's place of the first pixel's corner, millimetres. */
   readonly from: Point;
 }
 
@@ -70,12 +68,9 @@ function imageBox(part: PartScene, { width, height }: Scene["sheet"]): Box {
 }
 
 function alphaOf(svg: string, width: number, height: number): Uint8ClampedArray {
-  const picture = new Resvg(svg, { fitTo: { mode: "width", value: width } });
-  const rendered = picture.render();
-  const { pixels } = rendered;
-  const alpha = new Uint8ClampedArray(width * height);
-  for (let pixel = 0; pixel < alpha.length; pixel++) alpha[pixel] = pixels[pixel * 4 + 3] ?? 0;
-  rendered.free();
-  picture.free();
-  return alpha;
+  return rasterise(svg, width, ({ pixels }) => {
+    const alpha = new Uint8ClampedArray(width * height);
+    for (let pixel = 0; pixel < alpha.length; pixel++) alpha[pixel] = pixels[pixel * 4 + 3] ?? 0;
+    return alpha;
+  });
 }

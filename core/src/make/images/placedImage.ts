@@ -1,6 +1,6 @@
 import { encode } from "fast-png";
 import type { PlacedRaster } from "../../finish/pools";
-import { decimals } from "../decimals";
+import { decimals } from "../../geometry/decimals";
 import { attribute } from "../xml";
 import { base64 } from "./base64";
 

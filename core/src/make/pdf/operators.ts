@@ -1,11 +1,12 @@
-import type { Cap, LineJoin } from "../../design/design";
+import type { Cap, LineJoin } from "../../geometry/strip/lineShape";
 import type { Matrix } from "../../geometry/matrix";
 import type { Path } from "../../geometry/path";
-import { decimals } from "../decimals";
+import { decimals } from "../../geometry/decimals";
 
 /** Numbers are written to a hundred-thousandth of a millimetre. */
 const PLACES = 5;
 
+/** Numbers as a PDF's content writes them. */
 export function pdfNumbers(values: readonly number[]): string {
   return values.map((value) => decimals(value, PLACES)).join(" ");
 }
@@ -43,6 +44,7 @@ interface Line {
   readonly dash: readonly number[];
 }
 
+/** The operators that set how lines are drawn. */
 export function pdfLine({ width, cap, join, dash }: Line): string {
   return `${pdfNumbers([width])} w ${CAPS[cap]} J ${JOINS[join]} j 4 M [${pdfNumbers(dash)}] 0 d`;
 }

@@ -1,12 +1,12 @@
-import { colorAlong, placeGradient } from "../../finish/gradient";
-import { dressLines, hasLineAreas } from "../../finish/line/dressLines";
-import { reachOfLine, widestOf } from "../../finish/line/lineShape";
-import { colorAt, isGradient, type Paint } from "../../finish/paint";
-import { poolsRaster, type Pools } from "../../finish/pools";
+import { strokesAsAreas, hasLineAreas } from "../../finish/line/strokesAsAreas";
+import { reachOfLine, widestOf } from "../../geometry/strip/lineShape";
+import type { VariedPaint } from "../../finish/fills/fill";
+import { changesWithin, colorAlongLine, colorAt, isPictured, overOf, placePaint, type Paint } from "../../finish/paint";
 import type { Box } from "../../geometry/box";
 import { IDENTITY, invert, multiply, type Matrix } from "../../geometry/matrix";
 import { boxOfPath, type Path } from "../../geometry/path";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
+import { shapeOfCopy } from "../../rules/copyOutlines";
 import { matrixAt } from "../../rules/placements";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import type { PartScene } from "../../scene/scene";
@@ -25,7 +25,7 @@ type Setter = (copy: number, placed: Matrix) => Paintwork;
 export function partContent(part: PartScene, resources: Resources, toPage: Matrix): string {
   const { geometry, finish } = part;
   const { placements } = geometry;
-  const shapes = dressLines(geometry.shapes, finish.line);
+  const shapes = strokesAsAreas(geometry.shapes, finish.line);
   const { fill, line } = finish;
   const areas = hasLineAreas(shapes);
   const fills = fill && setterOf(fill, "fill", part, resources, toPage, 0);
@@ -95,7 +95,7 @@ function setOf(
   if (paint === null) return null;
   if (paint === "finish" || paint === "line") return finish;
   if ("own" in paint) return flatSet(paint.own, operator);
-  return line && isGradient(line.paint) ? flatSet(colorAlong(line.paint)(paint.along), operator) : null;
+  return line && changesWithin(line.paint) ? flatSet(colorAlongLine(line.paint)(paint.along), operator) : null;
 }
 
 function flatSet(color: string, operator: string): Paintwork {
@@ -112,42 +112,54 @@ function setterOf(
   reach: number,
 ): Setter {
   const operator = property === "fill" ? "rg" : "RG";
-  if (paint.kind === "pools") return poolsSetter(paint, part, resources, reach);
   if (paint.kind === "each") {
     const setters = paint.paints.map((own) => own && setterOf(own, property, part, resources, toPage, reach));
     return (copy, placed) => setters[copy]?.(copy, placed) ?? { words: "", alpha: 0 };
   }
-  if (!isGradient(paint)) {
+  if (!changesWithin(paint)) {
     const colorOf = colorAt(paint, part.geometry.placements);
     return (copy) => flatSet(colorOf(copy), operator);
   }
-  const [space, set] = property === "fill" ? ["cs", "scn"] : ["CS", "SCN"];
-  const use = (name: string) => ({ words: `/Pattern ${space} /${name} ${set}`, alpha: 1 });
-  if (paint.over === "whole") {
-    const whole = placeGradient(paint, boxOfGeometry(part.geometry));
-    return () => use(resources.gradient(whole, toPage));
-  }
-  const { shapes, placements } = part.geometry;
-  return (copy, placed) => {
-    const { path } = shapes[placements.shapeOf?.[copy] ?? 0] ?? { path: [] };
-    return use(resources.gradient(placeGradient(paint, boxOfPath(path)), multiply(toPage, placed)));
-  };
+  return isPictured(paint)
+    ? pictureSetter(paint, part, resources, reach)
+    : gradientSetter(paint, property, part, resources, toPage);
 }
 
-/** Pools as images laid into what they fill: one for each outline, or the whole's carried back into each copy's space. */
-function poolsSetter(pools: Pools, { id, geometry }: PartScene, resources: Resources, reach: number): Setter {
+/** Gradients as patterns: one for each outline where it stands, or one over the whole. */
+function gradientSetter(
+  paint: VariedPaint,
+  property: "fill" | "stroke",
+  { geometry }: PartScene,
+  resources: Resources,
+  toPage: Matrix,
+): Setter {
+  const [space, set] = property === "fill" ? ["cs", "scn"] : ["CS", "SCN"];
+  const use = (over: Box, matrix: Matrix) => {
+    const placed = placePaint(paint, over, 0);
+    if (placed.kind === "picture") throw new Error("a picture was taken for a gradient");
+    return { words: `/Pattern ${space} /${resources.gradient(placed, matrix)} ${set}`, alpha: 1 };
+  };
+  if (overOf(paint) === "whole") {
+    const whole = boxOfGeometry(geometry);
+    return () => use(whole, toPage);
+  }
+  return (copy, placed) => use(boxOfPath(shapeOfCopy(geometry, copy).path), multiply(toPage, placed));
+}
+
+/** Pictures laid into what they fill: one for each outline, or the whole's carried back into each copy's space. */
+function pictureSetter(paint: VariedPaint, { id, geometry }: PartScene, resources: Resources, reach: number): Setter {
   const placedOver = (key: string, over: Box, back: Matrix): Paintwork => {
-    const { raster, box } = poolsRaster(pools, over, reach);
-    const { left, top, right, bottom } = box;
-    const image = resources.image(`pools ${id} ${key} ${JSON.stringify(pools)}`, () => raster);
+    const laid = placePaint(paint, over, reach);
+    if (laid.kind !== "picture") throw new Error("a gradient was taken for a picture");
+    const { left, top, right, bottom } = laid.box;
+    const image = resources.image(`${paint.kind} ${id} ${key} ${JSON.stringify(paint)}`, () => laid.raster);
     // An image fills the unit square, its first row uppermost where y grows up.
     return { image, placed: multiply(back, [right - left, 0, 0, top - bottom, left, bottom]) };
   };
-  const { shapes, placements } = geometry;
-  if (pools.over === "copy") {
+  if (overOf(paint) === "copy") {
     return (copy) => {
-      const shape = placements.shapeOf?.[copy] ?? 0;
-      return placedOver(String(shape), boxOfPath(shapes[shape]?.path ?? []), IDENTITY);
+      const shape = geometry.placements.shapeOf?.[copy] ?? 0;
+      return placedOver(String(shape), boxOfPath(shapeOfCopy(geometry, copy).path), IDENTITY);
     };
   }
   const whole = boxOfGeometry(geometry);

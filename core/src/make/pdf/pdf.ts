@@ -1,43 +1,39 @@
-import type { Design } from "../../design/design";
 import type { Matrix } from "../../geometry/matrix";
-import { buildScene } from "../../scene/sceneBuilder";
 import { madeLayers } from "../../scene/made";
 import type { PartScene, Scene } from "../../scene/scene";
 import { effectImages, IMAGE_DPI } from "../images/effectImages";
+import { hasEffectImages, imagesWithin } from "../images/imagesWithin";
+import type { FlatFormat } from "../format";
+import type { Subject } from "../subject";
 import type { PlacedRaster } from "../../finish/pools";
+import { newDocument, POINTS } from "./document";
 import { pdfMatrix } from "./operators";
 import { partContent } from "./partContent";
 import { Resources } from "./resources";
-
-/** Points a millimetre. */
-const POINTS = 72 / 25.4;
 
 /**
  * The design as a PDF of one page at real size. Shadows, grain and the like, and pools, are images in it; the
  * rasteriser must have been loaded for the former.
  */
-export async function makePdf(design: Design): Promise<Uint8Array<ArrayBuffer>> {
-  const scene = buildScene(design);
-  // Loaded only when a PDF is made: it is large.
-  const { PDFDocument, PDFName } = await import("pdf-lib");
-  const document = await PDFDocument.create();
-  document.setTitle(design.name);
-  document.setProducer("Twin Petal");
-  // The same design gives the same bytes.
-  document.setCreationDate(new Date(0));
-  document.setModificationDate(new Date(0));
+export async function makePdf({ design, scene }: Subject): Promise<Uint8Array<ArrayBuffer>> {
+  const { document, PDFName } = await newDocument(design.name);
   const { width, height } = scene.sheet;
   const page = document.addPage([width * POINTS, height * POINTS]);
   const { context } = document;
   const resources = new Resources(context);
   // Millimetres about the middle, y down, to points from the lower left corner, y up.
   const toPage: Matrix = [POINTS, 0, 0, -POINTS, (width / 2) * POINTS, (height / 2) * POINTS];
-  const content = [pdfMatrix(toPage), ...madeLayers(scene).map((part) => blended(part, resources, toPage, scene))].join(
-    "\n",
-  );
+  const content = [pdfMatrix(toPage), sceneContent(scene, resources, toPage)].join("\n");
   page.node.set(PDFName.of("Contents"), context.register(context.flateStream(content)));
   page.node.set(PDFName.of("Resources"), resources.dictionary());
   return new Uint8Array(await document.save({ useObjectStreams: true }));
+}
+
+/** The operators that paint a scene in the sheet's millimetres. `toPage` takes those to the stream's own space. */
+export function sceneContent(scene: Scene, resources: Resources, toPage: Matrix): string {
+  return madeLayers(scene)
+    .map((part) => blended(part, resources, toPage, scene))
+    .join("\n");
 }
 
 /** A part with what lies under and over it. */
@@ -74,3 +70,14 @@ function blended(part: PartScene, resources: Resources, toPage: Matrix, scene: S
   });
   return `q ${resources.blend(part.blend)} /${name} Do Q`;
 }
+
+/** The design on a page at real size. */
+export const pdf: FlatFormat = {
+  extension: "pdf",
+  mediaType: "application/pdf",
+  kind: "drawing",
+  options: ["tolerance", "lineArt"],
+  needsRasteriser: hasEffectImages,
+  notes: imagesWithin,
+  make: makePdf,
+};

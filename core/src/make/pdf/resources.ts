@@ -2,7 +2,7 @@ import { zlibSync } from "fflate";
 import type { PDFContext, PDFObject, PDFRef } from "pdf-lib";
 import type { PlacedGradient } from "../../finish/gradient";
 import type { Raster } from "../../finish/pools";
-import type { Blend } from "../../design/design";
+import type { Blend } from "../../finish/finishFields";
 import { channelsOf } from "./operators";
 
 /** What a content stream refers to by name: graphics states, patterns, forms. Each is made once. */

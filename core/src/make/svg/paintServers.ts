@@ -1,36 +1,38 @@
-import { placeGradient, type Gradient, type PlacedGradient } from "../../finish/gradient";
-import { reachOfLine } from "../../finish/line/lineShape";
-import { isGradient, type EachPaint, type Paint } from "../../finish/paint";
-import { poolsRaster, type Pools } from "../../finish/pools";
+import type { VariedPaint } from "../../finish/fills/fill";
+import type { PlacedGradient } from "../../finish/gradient";
+import { reachOfLine } from "../../geometry/strip/lineShape";
+import { changesWithin, overOf, placePaint, type EachPaint, type Paint } from "../../finish/paint";
+import type { PlacedRaster } from "../../finish/pools";
 import type { Box } from "../../geometry/box";
 import { invert } from "../../geometry/matrix";
 import { boxOfPath } from "../../geometry/path";
 import { matrixAt } from "../../rules/placements";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import type { PartScene } from "../../scene/scene";
-import { decimals } from "../decimals";
+import { decimals } from "../../geometry/decimals";
 import { imageElement } from "../images/placedImage";
 import { attribute } from "../xml";
 import { opacityOf, type PaintProperty } from "./colors";
 
 /** Paints that SVG takes from an element of their own. */
-export type ServedPaint = Gradient | Pools;
+type ServedPaint = VariedPaint;
 
+/** Whether a paint needs an element of its own. */
 export function isServed(paint: Paint): paint is ServedPaint {
-  return isGradient(paint) || paint.kind === "pools";
+  return changesWithin(paint);
 }
 
 /** What such an element is called: one for each outline, or for each copy where it lies over the whole. */
 export function serverName(part: string, property: PaintProperty, number: number): string {
-  return `${property}-${part}-${number + 1}`;
+  return `${property}-${part}.${number + 1}`;
 }
 
 /** The gradients and pools of a part's finish: in each outline's own space, or the whole's carried back into each copy's. */
 export function paintServerLines({ id, geometry, finish }: PartScene): string[] {
   const of = (property: PaintProperty, paint: Paint | null, reach: number) => {
     if (paint?.kind === "each") return eachLines(id, property, paint, geometry);
-    if (!paint || !isServed(paint) || paint.over === "line") return [];
-    if (paint.over === "copy") {
+    if (!paint || !isServed(paint) || overOf(paint) === "line") return [];
+    if (overOf(paint) === "copy") {
       return geometry.shapes.map(({ path }, shape) =>
         serverLine(serverName(id, property, shape), paint, boxOfPath(path), reach, null),
       );
@@ -56,19 +58,19 @@ function eachLines(
   const whole = boxOfGeometry(geometry);
   return paints.flatMap((paint, shape) => {
     if (!paint || !isServed(paint)) return [];
-    const box = paint.over === "whole" ? whole : boxOfPath(geometry.shapes[shape]?.path ?? []);
+    const box = overOf(paint) === "whole" ? whole : boxOfPath(geometry.shapes[shape]?.path ?? []);
     return [serverLine(serverName(id, property, shape), paint, box, 0, null)];
   });
 }
 
 function serverLine(name: string, paint: ServedPaint, box: Box, reach: number, transform: string | null): string {
-  if (paint.kind === "pools") return poolsLine(name, paint, box, reach, transform);
+  const placed = placePaint(paint, box, reach);
+  if (placed.kind === "picture") return pictureLine(name, placed, transform);
   const carried = transform === null ? "" : attribute("gradientTransform", transform);
-  return gradientLine(name, placeGradient(paint, box), carried);
+  return gradientLine(name, placed, carried);
 }
 
-function poolsLine(name: string, pools: Pools, over: Box, reach: number, transform: string | null): string {
-  const { raster, box } = poolsRaster(pools, over, reach);
+function pictureLine(name: string, { raster, box }: PlacedRaster, transform: string | null): string {
   const own: Box = { left: 0, top: 0, right: box.right - box.left, bottom: box.bottom - box.top };
   // Viewers differ in where a tile's own space begins, unless it begins at 0.
   const moved = `translate(${decimals(box.left, 5)} ${decimals(box.top, 5)})`;

@@ -1,13 +1,12 @@
-import { colorAlong } from "../../finish/gradient";
-import { dressLines, hasLineAreas } from "../../finish/line/dressLines";
-import { colorAt, isGradient, type Paint } from "../../finish/paint";
+import { strokesAsAreas, hasLineAreas } from "../../finish/line/strokesAsAreas";
+import { changesWithin, colorAlongLine, colorAt, overOf, type Paint } from "../../finish/paint";
 import type { Matrix } from "../../geometry/matrix";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
 import { matrixAt } from "../../rules/placements";
 import type { Shape } from "../../rules/shapes";
 import type { PartScene } from "../../scene/scene";
-import { decimals } from "../decimals";
-import { pathData } from "../pathData";
+import { decimals } from "../../geometry/decimals";
+import { pathData } from "../../geometry/pathData";
 import { attribute } from "../xml";
 import { colorAttributes, opacityAttribute, opacityOf, type PaintProperty } from "./colors";
 import { isServed, serverName } from "./paintServers";
@@ -27,17 +26,18 @@ export function motifLines(part: PartScene): string[] {
 }
 
 function paintedShapes({ geometry, finish }: PartScene): readonly Shape[] {
-  return dressLines(geometry.shapes, finish.line);
+  return strokesAsAreas(geometry.shapes, finish.line);
 }
 
 /** Where a line that is an area takes its paint from the whole, every copy has its own: it is written out each time. */
 function isInline(part: PartScene): boolean {
   const { line } = part.finish;
-  return line !== null && isServed(line.paint) && line.paint.over === "whole" && hasLineAreas(paintedShapes(part));
+  return line !== null && isServed(line.paint) && overOf(line.paint) === "whole" && hasLineAreas(paintedShapes(part));
 }
 
+/** Numbers stand behind a dot, which no part's id has: no two names can be the same. */
 function motifName(id: string, shape: number): string {
-  return shape === 0 ? `motif-${id}` : `motif-${id}-${shape + 1}`;
+  return shape === 0 ? `motif-${id}` : `motif-${id}.${shape + 1}`;
 }
 
 function pieceLines(shape: Shape, part: PartScene, shapeNumber: number, copy: number): string[] {
@@ -52,37 +52,50 @@ function pieceLine(piece: Piece, part: PartScene, shapeNumber: number, copy: num
     piecePaint("fill", fill, part, shapeNumber, copy),
     fillRule === "evenodd" ? attribute("fill-rule", fillRule) : "",
     line === null ? "" : piecePaint("stroke", line.paint, part, shapeNumber, copy),
-    line === null || line.paint === null ? "" : lineAttributes(line),
+    line === null || line.paint === null ? "" : lineAttributes(line, hasDash(part)),
     opacity === 1 ? "" : attribute("opacity", decimals(opacity, 4)),
   ];
   return `<path d="${pathData(path)}"${attributes.join("")}/>`;
 }
 
-function piecePaint(
-  property: PaintProperty,
-  paint: PiecePaint,
-  { id, finish: { line } }: PartScene,
-  shape: number,
-  copy: number,
-): string {
+function piecePaint(property: PaintProperty, paint: PiecePaint, part: PartScene, shape: number, copy: number): string {
+  const { id, finish } = part;
+  const { line } = finish;
+  // What the copy says of its clearness holds for its pieces too, unless they say their own.
+  const isSaid = mayBeClear(property === "fill" ? finish.fill : line?.paint);
   if (paint === "finish") return "";
   if (paint === null || (paint === "line" && !line)) return attribute(property, "none");
   if (paint === "line" && line) {
     if (isServed(line.paint)) {
-      return attribute(property, `url(#${serverName(id, "stroke", line.paint.over === "whole" ? copy : shape)})`);
+      const server = serverName(id, "stroke", overOf(line.paint) === "whole" ? copy : shape);
+      return attribute(property, `url(#${server})`) + opacityAttribute(property, 1, isSaid);
     }
     // What a copy's line is painted with it says as its colour.
     const clear = line.paint.kind === "flat" ? opacityOf(line.paint.color) : 1;
-    return attribute(property, "currentColor") + opacityAttribute(property, clear);
+    return attribute(property, "currentColor") + opacityAttribute(property, clear, isSaid);
   }
-  if (typeof paint === "object" && "along" in paint)
-    return colorAttributes(property, lineColor(line?.paint, paint.along));
-  return typeof paint === "object" ? colorAttributes(property, paint.own) : "";
+  if (typeof paint !== "object") return "";
+  const color = "along" in paint ? lineColor(line?.paint, paint.along) : paint.own;
+  return colorAttributes(property, color, 1, isSaid);
+}
+
+/** Whether a copy says how clear its paint is. */
+function mayBeClear(paint: Paint | null | undefined): boolean {
+  return !!paint && (paint.kind !== "flat" || opacityOf(paint.color) < 1);
+}
+
+function hasDash({ finish: { line } }: PartScene): boolean {
+  return line !== null && line.dash.length > 0;
 }
 
 /** The colour of a line at a place along it. */
 function lineColor(paint: Paint | undefined, along: number): string {
-  return paint && isGradient(paint) ? colorAlong(paint)(along) : "#000000";
+  return paint && changesWithin(paint) ? colorAlongLine(paint)(along) : "#000000";
+}
+
+/** What a part's group is called: no outline and no paint of any part begins so. */
+function groupName(id: string): string {
+  return `part-${id}`;
 }
 
 /** The opening of a part's group, with what all its copies share. */
@@ -91,7 +104,7 @@ export function partGroup(part: PartScene): string {
   const { fill, line } = finish;
   const areas = hasLineAreas(paintedShapes(part));
   const shared = [
-    attribute("id", id),
+    attribute("id", groupName(id)),
     ...(fill ? flat("fill", fill) : [` fill="none"`]),
     ...(line && !areas ? [...flat("stroke", line.paint), lineAttributes(line)] : []),
     ...(line && areas && line.paint.kind === "flat" ? [attribute("color", line.paint.color.slice(0, 7))] : []),
@@ -100,13 +113,14 @@ export function partGroup(part: PartScene): string {
   return `<g${shared.join("")}>`;
 }
 
-function lineAttributes(line: Omit<PieceLine, "paint">): string {
+/** How a line is drawn; `isDashed` where one without dashes must say so. */
+function lineAttributes(line: Omit<PieceLine, "paint">, isDashed = false): string {
   const dash = line.dash.map((length) => decimals(length, OFFSET_PLACES)).join(" ");
   return [
     attribute("stroke-width", decimals(line.width, OFFSET_PLACES)),
     attribute("stroke-linecap", line.cap),
     attribute("stroke-linejoin", line.join),
-    ...(dash === "" ? [] : [attribute("stroke-dasharray", dash)]),
+    ...(dash !== "" || isDashed ? [attribute("stroke-dasharray", dash || "none")] : []),
   ].join("");
 }
 
@@ -169,7 +183,7 @@ function changing(property: PaintProperty, paint: Paint, { id, geometry }: PartS
     return (_copy, opacity) => (opacity === 1 ? "" : opacityAttribute(property, own * opacity));
   }
   if (isServed(paint)) {
-    const numberOf = (copy: number) => (paint.over === "whole" ? copy : (placements.shapeOf?.[copy] ?? 0));
+    const numberOf = (copy: number) => (overOf(paint) === "whole" ? copy : (placements.shapeOf?.[copy] ?? 0));
     return (copy, opacity) => served(numberOf(copy), opacity);
   }
   if (paint.kind === "each") {

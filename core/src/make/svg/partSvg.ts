@@ -1,5 +1,5 @@
 import type { Box } from "../../geometry/box";
-import { decimals } from "../decimals";
+import { decimals } from "../../geometry/decimals";
 import { copyLines, motifLines, partGroup } from "./part";
 import { paintServerLines } from "./paintServers";
 import type { PartScene } from "../../scene/scene";

@@ -1,14 +1,15 @@
-import type { Design } from "../../design/design";
 import { MILLIMETRES_PER, type Unit } from "../../design/units";
 import { writeDesign } from "../../design/write";
 import { madeLayers, madeParts } from "../../scene/made";
-import { buildScene } from "../../scene/sceneBuilder";
 import type { PartScene, Scene } from "../../scene/scene";
 import type { Box } from "../../geometry/box";
-import { decimals } from "../decimals";
+import { decimals } from "../../geometry/decimals";
 import { DESIGN_NAMESPACE } from "../embedded";
 import type { PlacedRaster } from "../../finish/pools";
 import { effectImages, IMAGE_DPI, type PixelGrid } from "../images/effectImages";
+import { hasEffectImages, imagesWithin } from "../images/imagesWithin";
+import type { FlatFormat } from "../format";
+import type { Subject } from "../subject";
 import { imageElement } from "../images/placedImage";
 import { escapeText } from "../xml";
 import { paintServerLines } from "./paintServers";
@@ -21,9 +22,9 @@ const PLACES = 5;
  * the design itself in the metadata, so that the file opens again as what it came from. Shadows, grain and the like
  * are images in it; the rasteriser must have been loaded for those.
  */
-export function makeSvg(design: Design): string {
+export function makeSvg({ design, scene }: Subject): string {
   const { name, sheet } = design;
-  return svgOfScene(buildScene(design), {
+  return svgOfScene(scene, {
     title: name,
     unit: sheet.unit,
     embed: writeDesign(design),
@@ -31,7 +32,19 @@ export function makeSvg(design: Design): string {
   });
 }
 
-export interface SvgOptions {
+/** The design as vectors at real size, which opens here again. */
+export const svg: FlatFormat = {
+  extension: "svg",
+  mediaType: "image/svg+xml",
+  kind: "drawing",
+  options: ["tolerance", "lineArt"],
+  needsRasteriser: hasEffectImages,
+  notes: imagesWithin,
+  make: makeSvg,
+};
+
+/** How a scene is written as an SVG. */
+interface SvgOptions {
   readonly title: string;
   readonly unit: Unit;
   /** The design file's text to carry along; null for a bare picture. */
@@ -42,19 +55,27 @@ export interface SvgOptions {
   readonly frame?: Box;
   /** How many pixels the picture is to have, its content stretched to them; at real size unless given. */
   readonly pixels?: { readonly width: number; readonly height: number };
+  /** Whether it stands within another SVG, whose unit is the millimetre then. */
+  readonly nested?: boolean;
 }
 
-export function svgOfScene(scene: Scene, { title, unit, embed, imageDpi, frame, pixels }: SvgOptions): string {
+/** A scene as an SVG. The rasteriser must have been loaded where parts have effects. */
+export function svgOfScene(
+  scene: Scene,
+  { title, unit, embed, imageDpi, frame, pixels, nested = false }: SvgOptions,
+): string {
   const { sheet } = scene;
   const { left, top, right, bottom } = frame ?? edgeOf(sheet);
   const [x, y] = [decimals(left, PLACES), decimals(top, PLACES)];
   const [across, down] = [decimals(right - left, PLACES), decimals(bottom - top, PLACES)];
-  const size = pixels
-    ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
-    : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
+  const size = nested
+    ? `x="${x}" y="${y}" width="${across}" height="${down}"`
+    : pixels
+      ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
+      : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
   const parts = madeParts(scene);
   const lines = [
-    `<?xml version="1.0" encoding="UTF-8"?>`,
+    ...(nested ? [] : [`<?xml version="1.0" encoding="UTF-8"?>`]),
     `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${size} viewBox="${x} ${y} ${across} ${down}">`,
     `<title>${escapeText(title)}</title>`,
     ...(embed === null

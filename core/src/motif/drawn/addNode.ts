@@ -6,7 +6,9 @@ import { cornerAt, firstNodeOf, type DrawnNode, type DrawnPath } from "./nodes";
 
 /** A segment of a run: the one that leaves the node of that number in it. */
 export interface SegmentPlace {
+  /** The run's number. */
   readonly run: number;
+  /** The segment's number along it. */
   readonly segment: number;
 }
 

@@ -1,10 +1,7 @@
-import { number, structure } from "../../design/field";
-import { drawnPathSchema } from "./drawnSchema";
+import { number } from "../../fields/number";
+import { structure } from "../../fields/structure";
 import type { Path } from "../../geometry/path";
-import { array } from "yup";
-import type { FieldValue } from "../../design/field";
-import type { DrawnPathValue } from "../../design/structures";
-import { MOST_RUNS } from "../../design/most";
+import { DRAWN_PATHS, type DrawnPathValue } from "./drawnValues";
 import { defineMotif } from "../definition";
 import { beginAt, pathOfDrawn } from "./drawnPath";
 import { resolveDrawnPath, type DrawnPath } from "./nodes";
@@ -22,7 +19,7 @@ export const drawn = defineMotif<DrawnValues>({
     paths: structure<readonly DrawnPathValue[], readonly DrawnPath[]>({
       default: [],
       is: isDrawnPaths,
-      schema: () => array(drawnPathSchema().required()).max(MOST_RUNS),
+      of: DRAWN_PATHS,
       resolve: (stored, resolver, path) =>
         stored.map((run, index) => resolveDrawnPath(run, resolver, `${path}[${index}]`)),
     }),
@@ -32,6 +29,6 @@ export const drawn = defineMotif<DrawnValues>({
   outline: ({ paths, start }): Path => pathOfDrawn(beginAt(paths, start)),
 });
 
-function isDrawnPaths(stored: FieldValue): stored is readonly DrawnPathValue[] {
+function isDrawnPaths(stored: unknown): stored is readonly DrawnPathValue[] {
   return Array.isArray(stored);
 }

@@ -14,11 +14,13 @@ export function mapNodes(
   return paths.map(({ closed, nodes }) => ({ closed, nodes: nodes.map((node) => change(node, number++)) }));
 }
 
+/** A node by its place among the runs; undefined where there is none. */
 export function nodeAt(paths: readonly DrawnPath[], number: number): DrawnNode | null {
   const place = placeOfNode(paths, number);
   return place ? (paths[place.run]?.nodes[place.node] ?? null) : null;
 }
 
+/** Nodes of all runs together. */
 export function countNodes(paths: readonly DrawnPath[]): number {
   return paths.reduce((sum, { nodes }) => sum + nodes.length, 0);
 }

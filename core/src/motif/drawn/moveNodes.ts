@@ -22,6 +22,7 @@ export function transformNode(node: DrawnNode, by: Matrix): DrawnNode {
   return { ...node, ...apply(by, node), in: handle(node.in), out: handle(node.out) };
 }
 
+/** One of a node's two handles. */
 export type HandleSide = "in" | "out";
 
 /** The runs with one handle pulled to a point; the other keeps in line or in mirror image as the node's type says. */

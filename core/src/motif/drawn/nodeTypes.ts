@@ -1,4 +1,4 @@
-import type { NodeType } from "../../design/structures";
+import type { NodeType } from "./drawnValues";
 import { distance, type Point } from "../../geometry/point";
 import { firstNodeOf, isNothing, type DrawnNode, type DrawnPath } from "./nodes";
 

@@ -1,24 +1,31 @@
-import type { PairValue } from "../../design/field";
-import type { Resolver } from "../../design/resolver";
-import type { DrawnPathValue, NodeType, NodeValue } from "../../design/structures";
+import type { PairValue } from "../../fields/stored";
+import type { Resolver } from "../../fields/resolver";
+import { NODE_PLACE, type DrawnPathValue, type NodeType, type NodeValue } from "./drawnValues";
 import type { Point } from "../../geometry/point";
-import { NODE_PLACE } from "./drawnSchema";
 
 /** A node of a drawn outline, millimetres. Handles are relative to it; null where the curve leaves straight. */
 export interface DrawnNode {
+  /** Millimetres to the right. */
   readonly x: number;
+  /** Millimetres down. */
   readonly y: number;
+  /** The handle before it, from the node; null where the line comes in straight. */
   readonly in: Point | null;
+  /** The handle after it, from the node; null where the line goes out straight. */
   readonly out: Point | null;
+  /** Whether its handles move each other. */
   readonly type: NodeType;
 }
 
 /** One run of nodes. A closed one goes back from its last node to its first. */
 export interface DrawnPath {
+  /** Whether its end meets its beginning. */
   readonly closed: boolean;
+  /** In the order they are drawn. */
   readonly nodes: readonly DrawnNode[];
 }
 
+/** A run of nodes with its numbers computed. */
 export function resolveDrawnPath(
   { closed = false, nodes }: DrawnPathValue,
   resolver: Resolver,
@@ -88,6 +95,7 @@ function toNodeValue(node: DrawnNode): NodeValue {
   };
 }
 
+/** Whether a handle has no length. */
 export function isNothing({ x, y }: Point): boolean {
   return Math.abs(x) < 1e-9 && Math.abs(y) < 1e-9;
 }
@@ -99,7 +107,9 @@ export function cornerAt({ x, y }: Point): DrawnNode {
 
 /** Where a node is among the runs. */
 export interface NodePlace {
+  /** The run's number. */
   readonly run: number;
+  /** The node's number along it. */
   readonly node: number;
 }
 

@@ -1,5 +1,5 @@
 import { about, multiply, reflection, rotation, type Matrix } from "../../geometry/matrix";
-import { directionOf, distance, type Point } from "../../geometry/point";
+import { directionOf, distance, meanOf, type Point } from "../../geometry/point";
 import { mapNodes, nodeAt } from "./editRuns";
 import { transformNode } from "./moveNodes";
 import type { DrawnNode, DrawnPath } from "./nodes";
@@ -8,7 +8,7 @@ import type { DrawnNode, DrawnPath } from "./nodes";
 const NEAR = 1e-4;
 
 /** A map that carries an outline's nodes onto each other: where each node goes, and whether it turns the outline over. */
-export interface NodeSymmetry {
+interface NodeSymmetry {
   readonly matrix: Matrix;
   readonly mirrors: boolean;
   /** For each node the number of the node it is carried to. */
@@ -19,7 +19,7 @@ export interface NodeSymmetry {
 export function nodeSymmetries(paths: readonly DrawnPath[]): NodeSymmetry[] {
   const nodes = paths.flatMap((run) => run.nodes);
   if (nodes.length < 2) return [];
-  const middle = middleOf(nodes);
+  const middle = meanOf(nodes);
   const extent = Math.max(...nodes.map((node) => distance(node, middle)));
   const far = nodes.find((node) => distance(node, middle) > extent * (1 - NEAR));
   if (!far || extent === 0) return [];
@@ -38,11 +38,6 @@ export function nodeSymmetries(paths: readonly DrawnPath[]): NodeSymmetry[] {
     }
   }
   return found;
-}
-
-function middleOf(nodes: readonly DrawnNode[]): Point {
-  const mean = (pick: (node: DrawnNode) => number) => nodes.reduce((sum, node) => sum + pick(node), 0) / nodes.length;
-  return { x: mean(({ x }) => x), y: mean(({ y }) => y) };
 }
 
 function isIdentity(to: readonly number[], mirrors: boolean): boolean {

@@ -4,13 +4,16 @@ import { firstNodeOf, type DrawnNode, type DrawnPath } from "./nodes";
 
 /** A line copies meet at: a mirror line or a side of the wedge, in the motif's space. Degrees, 0° upright. */
 export interface SeamLine {
+  /** A point on it, millimetres. */
   readonly through: Point;
+  /** Its direction: 0° is up, clockwise. */
   readonly angle: number;
+  /** What it is called. */
   readonly words: string;
 }
 
 /** An end point that nearly meets something, and where it would have to stand to meet it. */
-export interface SeamMiss {
+interface SeamMiss {
   /** The node's number, counted through all runs. */
   readonly node: number;
   /** What it misses. */

@@ -1,14 +1,18 @@
 import { getStrokeOutlinePoints, getStrokePoints } from "perfect-freehand";
-import type { StrokeValue } from "../../design/structures";
+import type { StrokeValue } from "./strokes";
 import type { Cubic } from "../../geometry/cubic";
 import { subpathOf, type Path } from "../../geometry/path";
 import { between, type Point } from "../../geometry/point";
 
 /** How strokes are drawn: width in millimetres, the others from 0 to 1. */
 export interface Hand {
+  /** Millimetres at the usual pressure. */
   readonly width: number;
+  /** How far the hand's trembling is evened out, 0…1. */
   readonly steady: number;
+  /** How thin its ends become, 0…1. */
   readonly taper: number;
+  /** How far pressure changes the width, 0…1. */
   readonly pressing: number;
 }
 

@@ -1,18 +1,12 @@
-import { array, string } from "yup";
-import { choice, following, structure, type FieldValue } from "../../design/field";
-import { CAPS, JOINS } from "../../design/design";
-import { isHexColor } from "../../design/colors";
-import { MOST_SHAPES } from "../../design/most";
-import { exactly, plainNumber } from "../../design/schemaPieces";
-import type { SvgShapeValue, SvgSourceValue } from "../../design/structures";
+import { choice } from "../../fields/choice";
+import { following } from "../../fields/number";
 import { scaling } from "../../geometry/matrix";
 import { transformPath, type Path } from "../../geometry/path";
 import { defineMotif } from "../definition";
 import type { Drawing, Piece, PieceLine } from "../drawing";
 import { lengthHandle } from "../handles";
+import { SOURCE, type SvgShapeValue, type SvgSourceValue } from "./source";
 import { pathOfData } from "./pathOfData";
-
-const EMPTY: SvgSourceValue = { width: 1, height: 1, shapes: [] };
 
 interface SvgValues {
   readonly source: SvgSourceValue;
@@ -26,12 +20,7 @@ export const svg = defineMotif<SvgValues>({
   kind: "svg",
   origin: "made",
   fields: {
-    source: structure<SvgSourceValue, SvgSourceValue>({
-      default: EMPTY,
-      is: isSource,
-      schema: sourceSchema,
-      resolve: (stored) => stored,
-    }),
+    source: SOURCE,
     width: following("length", { min: 0.001 }),
     height: following("length", { min: 0.001 }),
     /** Painted in the picture's own colours, or by the part's finish. */
@@ -41,7 +30,7 @@ export const svg = defineMotif<SvgValues>({
     const { x, y } = scaleOf(values);
     const pieces = values.source.shapes.map((shape) => pieceOf(shape, x, y, values.colors));
     const path: Path = pieces.flatMap((piece) => piece.path);
-    return { path, pieces, told: [] };
+    return { path, pieces, notes: [] };
   },
   handles(values) {
     const { x, y } = scaleOf(values);
@@ -76,45 +65,10 @@ function pieceOf(shape: SvgShapeValue, x: number, y: number, colors: SvgValues["
     path: transformPath(pathOfData(shape.d), scaling(x, y)),
     fill: shape.fill === null ? null : paint(shape.fill),
     fillRule: shape.rule ?? "nonzero",
-    line: colors === "own" ? (line ?? NO_LINE) : null,
+    line: colors === "own" ? (line ?? NO_STROKE) : null,
     opacity: shape.opacity ?? 1,
   };
 }
 
 /** A picture in its own colours has no line where it had none, whatever the finish draws. */
-const NO_LINE: PieceLine = { paint: null, width: 0, cap: "butt", join: "miter", dash: [] };
-
-function isSource(stored: FieldValue): stored is SvgSourceValue {
-  return typeof stored === "object" && "shapes" in stored;
-}
-
-function color() {
-  return string().test(
-    "color",
-    "must be #RRGGBB or #RRGGBBAA",
-    (text) => text === null || text === undefined || isHexColor(text),
-  );
-}
-
-function sourceSchema() {
-  const side = () => plainNumber().test("side", "must be more than 0", (value) => value !== undefined && value > 0);
-  const line = exactly({
-    color: color().required(),
-    width: plainNumber().required(),
-    cap: string().oneOf(CAPS),
-    join: string().oneOf(JOINS),
-    dash: array(plainNumber().required()),
-  }).default(undefined);
-  const shape = exactly({
-    d: string()
-      .required()
-      .test("path", "must be path data of M, L, C and Z", (text) => /^[MLCZ\d\s.,-]*$/.test(text)),
-    fill: color().nullable(),
-    rule: string().oneOf(["nonzero", "evenodd"]),
-    line: line.optional(),
-    opacity: plainNumber(),
-  });
-  return exactly({ width: side(), height: side(), shapes: array(shape).required().max(MOST_SHAPES) })
-    .default(undefined)
-    .optional();
-}
+const NO_STROKE: PieceLine = { paint: null, width: 0, cap: "butt", join: "miter", dash: [] };

@@ -2,6 +2,7 @@
 export interface ShippedFont {
   /** What the design file calls it. */
   readonly id: string;
+  /** What designers call it. */
   readonly name: string;
   /** What it looks like, in a word or two. */
   readonly character: string;
@@ -26,4 +27,5 @@ export const FONTS: readonly ShippedFont[] = [
   { id: "uncial-antiqua", name: "Uncial Antiqua", character: "uncial", file: file("uncial-antiqua", 400) },
 ];
 
+/** What design files call the fonts. */
 export const FONT_IDS = FONTS.map(({ id }) => id);

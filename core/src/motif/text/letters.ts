@@ -9,7 +9,9 @@ import { between, type Point } from "../../geometry/point";
 export interface Letter {
   /** Where it starts along the row. */
   readonly at: number;
+  /** How far the next letter is, millimetres. */
   readonly advance: number;
+  /** About its own origin, millimetres. */
   readonly outline: Path;
   /** The number of its first character in the text. */
   readonly character: number;
@@ -17,7 +19,9 @@ export interface Letter {
 
 /** Letters in a row from 0 to the row's width, kerned as the font says. */
 export interface Row {
+  /** In order. */
   readonly letters: readonly Letter[];
+  /** Millimetres. */
   readonly width: number;
 }
 

@@ -1,9 +1,31 @@
-import { boolean, lazy, string } from "yup";
-import type { FieldValue } from "../../design/field";
-import type { Limits } from "../../design/limits";
-import type { Resolver } from "../../design/resolver";
-import { exactly, isRecord, numberValue } from "../../design/schemaPieces";
-import type { TextLineValue } from "../../design/structures";
+import { given } from "../../fields/given";
+import type { FieldTable } from "../../fields/field";
+import { keyed } from "../../fields/keyed";
+import { following, number } from "../../fields/number";
+import { partName } from "../../fields/partName";
+import type { Limits } from "../../fields/limits";
+import type { Resolver } from "../../fields/resolver";
+import { isRecord } from "../../fields/stored";
+import { toggle } from "../../fields/toggle";
+import type { NumberValue } from "../../formula/numbers";
+
+/** What lettering stands on, as the file holds it: a circle about the origin, or another part's outline. */
+export type TextLineValue =
+  | {
+      readonly radius: NumberValue;
+      /** Where it begins, degrees. */
+      readonly start?: NumberValue;
+      /** Where it ends; letters are spread to reach it. */
+      readonly end?: NumberValue;
+      readonly inside?: boolean;
+    }
+  | {
+      readonly part: string;
+      /** Shares of the line's length, 0…1. */
+      readonly start?: NumberValue;
+      readonly end?: NumberValue;
+      readonly inside?: boolean;
+    };
 
 /** What lettering stands on, with its numbers known; null for a straight row. */
 export type TextLine =
@@ -25,29 +47,38 @@ export type TextLine =
       readonly inside: boolean;
     };
 
-const RADIUS: Limits = { min: 0.01, max: 10_000, whole: false };
-const ANGLE: Limits = { min: -3_600, max: 3_600, whole: false };
-const SHARE: Limits = { min: 0, max: 1, whole: false };
+const RADIUS = number("length", 0, { min: 0.01 });
+const ANGLE = number("angle", 0);
+const SHARE = number("share", 0);
 
+/** What the numbers of a line for text may be. */
 export const TEXT_LINE_LIMITS = { radius: RADIUS, angle: ANGLE, share: SHARE };
 
-export function isTextLine(stored: FieldValue): stored is TextLineValue {
-  return typeof stored === "object" && ("radius" in stored || "part" in stored);
+const ON_PART: FieldTable = {
+  part: given(partName("")),
+  start: SHARE,
+  end: following("share"),
+  inside: toggle(false),
+};
+const ON_CIRCLE: FieldTable = {
+  radius: given(RADIUS),
+  start: ANGLE,
+  end: following("angle"),
+  inside: toggle(false),
+};
+
+/** What the file may hold of what lettering stands on. */
+export const TEXT_LINE = keyed(
+  { part: ON_PART, radius: ON_CIRCLE },
+  "must have the radius of a circle, or the id of a part",
+);
+
+/** Whether a stored value says what lettering stands on. */
+export function isTextLine(stored: unknown): stored is TextLineValue {
+  return isRecord(stored) && ("radius" in stored || "part" in stored);
 }
 
-export function textLineSchema() {
-  return lazy((value: unknown) => {
-    const isPart = isRecord(value) && "part" in value;
-    const along = isPart ? SHARE : ANGLE;
-    const shared = { start: numberValue(along), end: numberValue(along), inside: boolean() };
-    return exactly(
-      isPart ? { part: string().required(), ...shared } : { radius: numberValue(RADIUS).required(), ...shared },
-    )
-      .default(undefined)
-      .optional();
-  });
-}
-
+/** What lettering stands on, with its numbers computed. */
 export function resolveTextLine(stored: TextLineValue, resolver: Resolver, path: string): TextLine {
   const inside = stored.inside ?? false;
   const number = (value: TextLineValue["start"], limits: Limits, name: string) =>

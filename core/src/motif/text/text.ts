@@ -1,10 +1,10 @@
-import { array } from "yup";
-import { choice, extent, number, structure, text as words, toggle, type FieldValue } from "../../design/field";
-import type { Limits } from "../../design/limits";
-import { LONGEST_TEXT } from "../../design/most";
-import { numberValue } from "../../design/schemaPieces";
-import type { TextLineValue } from "../../design/structures";
-import type { NumberValue } from "../../formula/numbers";
+import { choice } from "../../fields/choice";
+import { extent, number } from "../../fields/number";
+import { structure } from "../../fields/structure";
+import { text as words } from "../../fields/text";
+import { toggle } from "../../fields/toggle";
+import { list } from "../../fields/list";
+import { LONGEST_TEXT } from "../../fields/most";
 import { translation } from "../../geometry/matrix";
 import { transformPath, type Path } from "../../geometry/path";
 import { defineMotif } from "../definition";
@@ -12,10 +12,8 @@ import type { Drawing, Surroundings } from "../drawing";
 import { lengthHandle } from "../handles";
 import { FONT_IDS, FONTS } from "./fonts";
 import { capHeight, missingLetters, setRow, type Row } from "./letters";
-import { isTextLine, resolveTextLine, textLineSchema, type TextLine } from "./lineForText";
+import { isTextLine, resolveTextLine, TEXT_LINE, type TextLine, type TextLineValue } from "./lineForText";
 import { setOnLine } from "./setOnLine";
-
-const RAISE: Limits = { min: -10_000, max: 10_000, whole: false };
 
 interface TextValues {
   readonly text: string;
@@ -39,23 +37,17 @@ export const text = defineMotif<TextValues>({
     /** Added between letters. */
     spacing: number("length", 0, { step: 0.1 }),
     /** How far each letter is raised, by its character's number. */
-    raise: structure<readonly NumberValue[], readonly number[]>({
-      default: [],
-      is: isRaise,
-      schema: () => array(numberValue(RAISE).required()).max(LONGEST_TEXT),
-      resolve: (stored, resolver, path) =>
-        stored.map((value, index) => resolver.number(value, RAISE, `${path}[${index}]`)),
-    }),
+    raise: list(number("length", 0), { most: LONGEST_TEXT }),
     on: structure<TextLineValue, TextLine | null>({
       default: null,
       is: isTextLine,
-      schema: textLineSchema,
+      of: TEXT_LINE,
       resolve: resolveTextLine,
     }),
     repeatToFill: toggle(false),
   },
   outline(values, surroundings): Drawing {
-    return { path: pathOf(values, surroundings), pieces: null, told: toldOf(values) };
+    return { path: pathOf(values, surroundings), pieces: null, notes: notesOf(values) };
   },
   handles: ({ size, on }) => {
     if (on?.kind === "circle") return [lengthHandle("on.radius", { x: 0, y: 0 }, on.start, on.radius)];
@@ -72,16 +64,12 @@ function pathOf(values: TextValues, surroundings: Surroundings): Path {
   return row.letters.flatMap(({ outline, at }) => transformPath(outline, translation(at - row.width / 2, baseline)));
 }
 
-function toldOf({ text, font }: TextValues): string[] {
+function notesOf({ text, font }: TextValues): string[] {
   const missing = missingLetters(text, font);
   const name = FONTS.find(({ id }) => id === font)?.name ?? font;
   return missing.length > 0
     ? [`${name} has no letter for ${missing.join(" ")}; choose another font or other words`]
     : [];
-}
-
-function isRaise(stored: FieldValue): stored is readonly NumberValue[] {
-  return Array.isArray(stored);
 }
 
 function raised(row: Row, raise: readonly number[]): Row {

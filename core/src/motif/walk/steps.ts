@@ -1,9 +1,19 @@
-import { array, lazy, mixed, type ISchema } from "yup";
-import type { Limits } from "../../design/limits";
-import { DEEPEST_NESTING, MOST_STEPS, MOST_TAKEN_STEPS } from "../../design/most";
-import type { Resolver } from "../../design/resolver";
-import { exactly, isRecord, numberValue } from "../../design/schemaPieces";
-import type { WalkStepValue } from "../../design/structures";
+import { given } from "../../fields/given";
+import { keyed } from "../../fields/keyed";
+import { later } from "../../fields/later";
+import type { Field, FieldTable } from "../../fields/field";
+import { list } from "../../fields/list";
+import { DEEPEST_NESTING, MOST_STEPS, MOST_TAKEN_STEPS } from "../../fields/most";
+import { number } from "../../fields/number";
+import type { Resolver } from "../../fields/resolver";
+import type { NumberValue } from "../../formula/numbers";
+
+/** One step of a walk as the file holds it: go and draw, turn clockwise, go without drawing, or repeat other steps. */
+export type WalkStepValue =
+  | { readonly go: NumberValue }
+  | { readonly turn: NumberValue }
+  | { readonly skip: NumberValue }
+  | { readonly times: NumberValue; readonly steps: readonly WalkStepValue[] };
 
 /** A step whose numbers are known. Lengths in millimetres, turns in degrees clockwise. */
 export type WalkStep =
@@ -12,18 +22,14 @@ export type WalkStep =
   | { readonly kind: "turn"; readonly angle: number }
   | { readonly kind: "times"; readonly times: number; readonly steps: readonly WalkStep[] };
 
-const LENGTH: Limits = { min: -10_000, max: 10_000, whole: false };
-const ANGLE: Limits = { min: -3_600, max: 3_600, whole: false };
-const TIMES: Limits = { min: 0, max: 10_000, whole: true };
+const LENGTH = number("length", 0);
+const ANGLE = number("angle", 0);
+const TIMES = number("count", 0, { min: 0, max: 10_000 });
 
 /** What each number of a step may be. */
-export const STEP_LIMITS: Readonly<Record<"go" | "skip" | "turn" | "times", Limits>> = {
-  go: LENGTH,
-  skip: LENGTH,
-  turn: ANGLE,
-  times: TIMES,
-};
+export const STEP_LIMITS = { go: LENGTH, skip: LENGTH, turn: ANGLE, times: TIMES };
 
+/** A step with its numbers computed. */
 export function resolveStep(step: WalkStepValue, resolver: Resolver, path: string): WalkStep {
   if ("go" in step) return { kind: "go", length: resolver.number(step.go, LENGTH, `${path}.go`) };
   if ("skip" in step) return { kind: "skip", length: resolver.number(step.skip, LENGTH, `${path}.skip`) };
@@ -36,7 +42,7 @@ export function resolveStep(step: WalkStepValue, resolver: Resolver, path: strin
 }
 
 /** How many steps are taken in all when the repeats are walked. */
-export function takenSteps(steps: readonly WalkStep[]): number {
+function takenSteps(steps: readonly WalkStep[]): number {
   return steps.reduce((sum, step) => sum + (step.kind === "times" ? step.times * takenSteps(step.steps) : 1), 0);
 }
 
@@ -47,24 +53,15 @@ export function walkTrouble(steps: readonly WalkStep[]): string | null {
   return `takes ${taken.toLocaleString("en")} steps; a walk takes at most ${MOST_TAKEN_STEPS.toLocaleString("en")}: repeat less often`;
 }
 
-/** A list of steps as the file holds it. */
-export function stepsSchema(depth = 0): ISchema<unknown> {
-  const list = array(lazy((value: unknown) => stepSchema(value, depth).required())).max(MOST_STEPS);
-  return depth > 0 ? list.required() : list;
-}
+const REFUSAL = "must be a step: go, turn, skip, or times with steps";
 
-function stepSchema(value: unknown, depth: number) {
-  const length = () => numberValue(LENGTH).required();
-  if (isRecord(value) && "times" in value) {
-    if (depth >= DEEPEST_NESTING) return refusing(`repeats are nested more than ${DEEPEST_NESTING} deep`);
-    return exactly({ times: numberValue(TIMES).required(), steps: stepsSchema(depth + 1) });
-  }
-  if (isRecord(value) && "turn" in value) return exactly({ turn: numberValue(ANGLE).required() });
-  if (isRecord(value) && "skip" in value) return exactly({ skip: length() });
-  if (isRecord(value) && "go" in value) return exactly({ go: length() });
-  return refusing("must be a step: go, turn, skip, or times with steps");
-}
-
-function refusing(message: string) {
-  return mixed().test("step", message, () => false);
+/** A list of steps as the file holds it, so deep within others. */
+export function stepsField(depth = 0): Field {
+  const repeats: FieldTable = { times: given(TIMES), steps: given(later(() => stepsField(depth + 1))) };
+  const moves = { turn: { turn: given(ANGLE) }, skip: { skip: given(LENGTH) }, go: { go: given(LENGTH) } };
+  const step =
+    depth < DEEPEST_NESTING
+      ? keyed({ times: repeats, ...moves }, REFUSAL)
+      : keyed(moves, `repeats are nested more than ${DEEPEST_NESTING} deep`);
+  return list(step, { most: MOST_STEPS });
 }

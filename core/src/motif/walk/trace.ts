@@ -4,7 +4,9 @@ import type { WalkStep } from "./steps";
 
 /** One level of repeats a step stands in: the round it is in, of how many. Rounds count from 1. */
 export interface Round {
+  /** Which time round it is, from 1. */
   readonly round: number;
+  /** How often it goes round in all. */
   readonly times: number;
 }
 
@@ -12,9 +14,13 @@ export interface Round {
 export interface TakenStep {
   /** Where it is written: the number of the step in each nested list. */
   readonly place: readonly number[];
+  /** The repeats it is in, the outermost first. */
   readonly rounds: readonly Round[];
+  /** Whether it goes, turns or skips. */
   readonly kind: "go" | "turn" | "skip";
+  /** Where it began, millimetres. */
   readonly from: Point;
+  /** Where it ended, millimetres. */
   readonly to: Point;
   /** Direction after the step: degrees, 0° up, clockwise. */
   readonly heading: number;
@@ -22,6 +28,7 @@ export interface TakenStep {
 
 /** How a walk ends: how far from where it began, and how much its heading differs. */
 export interface WalkEnd {
+  /** How far the end is from the beginning, millimetres. */
   readonly gap: number;
   /** Degrees, −180…180. */
   readonly turned: number;

@@ -1,10 +1,9 @@
-import { structure, type FieldValue } from "../../design/field";
-import type { WalkStepValue } from "../../design/structures";
+import { structure } from "../../fields/structure";
 import { straight, type Cubic } from "../../geometry/cubic";
 import { subpathOf, type Path, type Subpath } from "../../geometry/path";
 import { distance, ORIGIN, type Point } from "../../geometry/point";
 import { defineMotif } from "../definition";
-import { resolveStep, stepsSchema, walkTrouble, type WalkStep } from "./steps";
+import { resolveStep, stepsField, walkTrouble, type WalkStep, type WalkStepValue } from "./steps";
 import { traceWalk } from "./trace";
 
 /** Ends nearer than this meet, millimetres: rounding adds up over many steps. */
@@ -19,7 +18,7 @@ export const walk = defineMotif<{ readonly steps: readonly WalkStep[] }>({
     steps: structure<readonly WalkStepValue[], readonly WalkStep[]>({
       default: [],
       is: isSteps,
-      schema: stepsSchema,
+      of: stepsField(),
       resolve: (stored, resolver, path) =>
         stored.map((step, index) => resolveStep(step, resolver, `${path}[${index}]`)),
     }),
@@ -31,12 +30,12 @@ export const walk = defineMotif<{ readonly steps: readonly WalkStep[] }>({
   },
 });
 
-function isSteps(stored: FieldValue): stored is readonly WalkStepValue[] {
+function isSteps(stored: unknown): stored is readonly WalkStepValue[] {
   return Array.isArray(stored);
 }
 
 /** The runs a walk draws; one that ends where it began is closed. */
-export function pathOfWalk(steps: readonly WalkStep[]): Path {
+function pathOfWalk(steps: readonly WalkStep[]): Path {
   const runs: Point[][] = [];
   let begins = true;
   traceWalk(steps, ({ kind, from, to }) => {

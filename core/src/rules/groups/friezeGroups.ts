@@ -20,5 +20,7 @@ export const FRIEZE_GROUPS = {
   p2mg: [same, halfTurn, across(HALF), along(HALF)],
 } as const satisfies Readonly<Record<string, readonly CellOperation[]>>;
 
+/** A frieze group's symbol. */
 export type FriezeSymbol = keyof typeof FRIEZE_GROUPS;
+/** The symbols of the 7 frieze groups, in the order they are offered. */
 export const FRIEZE_SYMBOLS: readonly FriezeSymbol[] = ["p1", "p211", "pm11", "p11m", "p11g", "p2mm", "p2mg"];

@@ -4,7 +4,8 @@ export type CellOperation = readonly [a: number, b: number, c: number, d: number
 /** What a group asks of its cell: any parallelogram, a rectangle, a square, or two equal sides at 120°. */
 export type CellShape = "oblique" | "rectangular" | "square" | "hexagonal";
 
-export interface PlaneGroup {
+/** A plane group: the shape of its cell and its operations. */
+interface PlaneGroup {
   readonly shape: CellShape;
   /** The images of a point in general position inside one cell. */
   readonly operations: readonly CellOperation[];
@@ -74,8 +75,10 @@ export const PLANE_GROUPS = {
   p6mm: { shape: "hexagonal", operations: [same, ...thirds, ...sixths, ...long, ...short] },
 } as const satisfies Readonly<Record<string, PlaneGroup>>;
 
+/** A plane group's symbol. */
 export type PlaneGroupSymbol = keyof typeof PLANE_GROUPS;
 
+/** The symbols of the 17 plane groups, in the order they are offered. */
 export const PLANE_GROUP_SYMBOLS: readonly PlaneGroupSymbol[] = [
   "p1",
   "p2",

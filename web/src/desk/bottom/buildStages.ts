@@ -5,7 +5,7 @@ export interface Round {
 }
 
 /** A state of the build-up in which a rule has just been applied whole to the first of everything after it. */
-export interface BuildStage {
+interface BuildStage {
   readonly words: string;
   readonly copies: number;
 }

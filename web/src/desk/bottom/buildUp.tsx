@@ -58,7 +58,7 @@ export function BuildUp() {
           first={1}
           last={count}
           at={shown}
-          told={stageWords(named, shown, count)}
+          readout={stageWords(named, shown, count)}
           playing={playing}
           speed={speed}
           speeds={SPEEDS}

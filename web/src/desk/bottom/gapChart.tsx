@@ -29,7 +29,7 @@ export function GapChart() {
   if (!report || report.gap.length === 0) {
     return <p className="grid h-full place-content-center text-quiet">Measuring the gaps …</p>;
   }
-  const told = pointed !== null && pointed < report.gap.length ? copyWords(report, pointed, unit) : null;
+  const notes = pointed !== null && pointed < report.gap.length ? copyWords(report, pointed, unit) : null;
   return (
     <div className="flex h-full items-center">
       <div className="w-[168px] shrink-0 px-3 text-[14.5px] leading-snug">
@@ -44,7 +44,7 @@ export function GapChart() {
           onChange={setMeasure}
         />
         <p className="text-quiet" aria-live="polite" data-testid="gap-words">
-          {told ?? overlapWords(report, unit)}
+          {notes ?? overlapWords(report, unit)}
         </p>
         {report.copies > report.gap.length && (
           <p className="text-[13px] text-quiet">the first {report.gap.length.toLocaleString("en")} copies</p>
@@ -166,8 +166,8 @@ function Bars({ report, measure, unit }: BarsProps) {
 }
 
 function copyWords({ gap, nearest, size, turn }: GapReport, copy: number, unit: Unit): string {
-  const tell = (value: number) => Number(value.toFixed(2));
-  const apart = tell((gap[copy] ?? 0) / MILLIMETRES_PER[unit]);
+  const rounded = (value: number) => Number(value.toFixed(2));
+  const apart = rounded((gap[copy] ?? 0) / MILLIMETRES_PER[unit]);
   const other = nearest[copy] ?? -1;
   const near =
     other < 0
@@ -175,13 +175,13 @@ function copyWords({ gap, nearest, size, turn }: GapReport, copy: number, unit: 
       : apart < 0
         ? `${-apart} ${unit} into copy ${other + 1}`
         : `${apart} ${unit} to copy ${other + 1}`;
-  return `copy ${copy + 1}: ${near}, size ${tell(size[copy] ?? 1)}, ${tell(turn[copy] ?? 0)}°`;
+  return `copy ${copy + 1}: ${near}, size ${rounded(size[copy] ?? 1)}, ${rounded(turn[copy] ?? 0)}°`;
 }
 
 function overlapWords({ gap }: GapReport, unit: Unit): string {
   const overlapping = gap.filter((value) => value < -1e-6).length;
   if (overlapping > 0) return `${overlapping.toLocaleString("en")} overlap another`;
   const [least = 0, most = 0] = extent(gap);
-  const tell = (value: number) => Number((value / MILLIMETRES_PER[unit]).toFixed(2));
-  return `from ${tell(least)} to ${tell(most)} ${unit}`;
+  const rounded = (value: number) => Number((value / MILLIMETRES_PER[unit]).toFixed(2));
+  return `from ${rounded(least)} to ${rounded(most)} ${unit}`;
 }

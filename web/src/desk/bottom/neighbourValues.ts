@@ -21,7 +21,7 @@ export function neighboursOf(atHand: AtHand, count: number, step: number): Neigh
   }
   return valuesAround(atHand, count, step).map((value) => ({
     key: String(value),
-    words: atHand.tell(value),
+    words: atHand.show(value),
     current: value === atHand.value,
     take: () => atHand.set(value),
   }));

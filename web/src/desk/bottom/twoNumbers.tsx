@@ -40,7 +40,7 @@ export function TwoNumbers({ down, across, onClose }: TwoNumbersProps) {
   const pictures = useLivePictures(wanted, rested.design, PICTURE);
   const choose = (row: number, column: number) => {
     const { rehearse, edit } = store.getState();
-    const label = `${down.label} ${down.tell(row)}, ${across.label} ${across.tell(column)}`;
+    const label = `${down.label} ${down.show(row)}, ${across.label} ${across.show(column)}`;
     edit(together(label, rehearse(setBoth(down, row, across, column))));
     onClose();
   };
@@ -63,7 +63,7 @@ export function TwoNumbers({ down, across, onClose }: TwoNumbersProps) {
             <td />
             {columns.map((column) => (
               <th key={column} scope="col" className="font-mono font-normal text-quiet">
-                {across.tell(column)}
+                {across.show(column)}
               </th>
             ))}
           </tr>
@@ -72,13 +72,13 @@ export function TwoNumbers({ down, across, onClose }: TwoNumbersProps) {
           {rows.map((row) => (
             <tr key={row}>
               <th scope="row" className="pr-1 text-right font-mono font-normal text-quiet">
-                {down.tell(row)}
+                {down.show(row)}
               </th>
               {columns.map((column) => (
                 <td key={column}>
                   <button
                     type="button"
-                    aria-label={`${down.label} ${down.tell(row)}, ${across.label} ${across.tell(column)}`}
+                    aria-label={`${down.label} ${down.show(row)}, ${across.label} ${across.show(column)}`}
                     aria-pressed={row === down.value && column === across.value}
                     onClick={() => choose(row, column)}
                     className="block rounded-md border border-hairline p-px hover:border-quiet aria-pressed:border-words"

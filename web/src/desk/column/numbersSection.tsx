@@ -1,10 +1,10 @@
 import { memo, useState } from "react";
 import { Plus, X } from "lucide-react";
-import { nameTrouble, type NamedNumber } from "@twin-petal/core";
+import { newNameTrouble, type NamedNumber } from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
-import { addNumber, removeNumber, renameNumber, setNumber, setRange, stepOf, usesOf } from "@/store/edits/numbers";
+import { addNumber, removeNumber, renameNumber, setNumber, setRange, stepOf, numberUses } from "@/store/edits/numbers";
 import { Button, IconButton } from "@/ui/button";
-import { Sentence, useTelling } from "@/ui/sentence";
+import { Sentence, useTroubleNotes } from "@/ui/sentence";
 import { BoundNumber } from "../fields/boundNumber";
 import { WordButton } from "../fields/wordButton";
 
@@ -14,7 +14,7 @@ const ANY = { min: -1e9, max: 1e9, whole: false };
 export function NumbersSection() {
   const design = useDesign();
   const { edit } = useEditing();
-  const uses = usesOf(design);
+  const uses = numberUses(design);
   return (
     <section aria-label="Numbers">
       <h2 className="text-[15px] font-bold text-quiet">Numbers of the design</h2>
@@ -131,13 +131,12 @@ function rangeAround(value: number): { min: number; max: number } {
 /** The number's name, changed where it stands; formulas follow. */
 function NameInput({ name }: { name: string }) {
   const { edit, now } = useEditing();
-  const { tell } = useTelling();
+  const { note } = useTroubleNotes();
   const [typed, setTyped] = useState<string | null>(null);
   const finish = () => {
     if (typed === null || typed === name) return setTyped(null);
-    const taken = now().numbers.some((known) => known.name === typed);
-    const trouble = taken ? `there is a number called “${typed}” already` : nameTrouble(typed);
-    tell("name", trouble);
+    const trouble = newNameTrouble(typed, now());
+    note("name", trouble);
     if (trouble !== null) return;
     edit(renameNumber(name, typed));
     setTyped(null);
@@ -155,7 +154,7 @@ function NameInput({ name }: { name: string }) {
         if (event.key === "Enter") finish();
         if (event.key === "Escape") {
           setTyped(null);
-          tell("name", null);
+          note("name", null);
         }
       }}
       className="rounded bg-transparent font-mono text-[14px] hover:bg-page focus:bg-page"

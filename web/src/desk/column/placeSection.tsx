@@ -21,7 +21,7 @@ interface PlaceSectionProps extends Pick<Part, "at" | "role"> {
 }
 
 /** Sets the part in the sheet's middle or at its margin. */
-function AlignWords({ part: id }: { part: string }) {
+function AlignPanel({ part: id }: { part: string }) {
   const { report, painter } = usePicture();
   const { edit, now } = useEditing();
   const align = async (alignment: Alignment) => {
@@ -86,7 +86,7 @@ export const PlaceSection = memo(function PlaceSection({ part, at, role: current
             )
           }
         />
-        .<AlignWords part={part} />
+        .<AlignPanel part={part} />
       </Sentence>
     </section>
   );

@@ -4,16 +4,18 @@ import { useEffect } from "react";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { partEdit } from "@/store/edits/parts";
 import { watchWheel } from "@/ui/wheelSteps";
-import { CopiesWords } from "./copiesWords";
+import { CopiesPanel } from "./copiesPanel";
 import { FinishSection } from "./finish/finishSection";
-import { GuidesSection } from "./guidesSection";
+import { GuidesSection } from "./guides/guidesSection";
 import { JoinSection } from "./join/joinSection";
-import { MADE_KINDS, MotifPicture, READY_KINDS } from "./motif/motifKinds";
+import { MADE_MOTIFS } from "./motif/made/list";
+import { MotifPicture, READY_KINDS } from "./motif/motifKinds";
 import { MotifSection } from "./motif/motifSection";
 import { useMotifMaker } from "./motif/useMotifMaker";
 import { NumbersSection } from "./numbersSection";
 import { PlaceSection } from "./placeSection";
 import { RulesSection } from "./rulesSection";
+import { SolidSection } from "./solid/solidSection";
 import { SheetSection } from "./sheet/sheetSection";
 
 /** The chosen part in plain sentences, the design's numbers and its sheet at the foot. */
@@ -32,9 +34,10 @@ export function ReadingColumn() {
           <PartName part={part} />
           <MotifSection part={part.id} motif={part.motif} cutouts={part.cutouts} />
           <RulesSection part={part.id} rules={part.rules} />
-          <CopiesWords part={part.id} />
+          <CopiesPanel part={part.id} />
           <JoinSection part={part.id} join={part.join} />
           <FinishSection part={part.id} finish={part.finish} rules={part.rules} />
+          <SolidSection part={part.id} solid={part.solid} />
           <PlaceSection part={part.id} at={part.at} role={part.role} />
         </div>
       ) : (
@@ -98,7 +101,7 @@ function FirstMotif() {
       </ul>
       <h3 className="mt-3 mb-1 font-bold text-quiet">Or make your own</h3>
       <ul className="space-y-1">
-        {Object.entries(MADE_KINDS).map(([kind, { name, promise }]) => (
+        {MADE_MOTIFS.map(({ kind, name, promise }) => (
           <li key={kind}>
             <button
               type="button"

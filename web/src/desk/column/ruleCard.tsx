@@ -9,8 +9,8 @@ import { IconButton } from "@/ui/button";
 import { Menu, MenuItem } from "@/ui/menu";
 import { Sentence } from "@/ui/sentence";
 import { FieldsProvider } from "../fields/fieldsContext";
-import { LinkWords } from "../fields/linkWords";
-import { RULE_WORDS } from "../sentences/list";
+import { LinkPanel } from "../fields/linkPanel";
+import { RULE_LABELS } from "../sentences/list";
 
 interface RuleCardProps {
   readonly part: string;
@@ -25,7 +25,7 @@ export const RuleCard = memo(function RuleCard({ part, rule, index, last }: Rule
   const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: String(index),
   });
-  const words = RULE_WORDS[rule.kind];
+  const words = RULE_LABELS[rule.kind];
   const { kind, on } = rule;
   return (
     <li
@@ -46,7 +46,7 @@ export const RuleCard = memo(function RuleCard({ part, rule, index, last }: Rule
       </button>
       <div className={`min-w-0 flex-1 ${on ? "" : "opacity-50"}`}>
         <FieldsProvider part={part} owner={{ rule: index }} stored={rule} table={ruleOf(kind)?.fields ?? {}}>
-          <Sentence aside={<LinkWords />}>{words && <words.Sentence />}</Sentence>
+          <Sentence aside={<LinkPanel />}>{words && <words.Sentence />}</Sentence>
         </FieldsProvider>
         {!on && <p className="text-[15px]">Switched off.</p>}
       </div>

@@ -8,7 +8,7 @@ import { Button } from "@/ui/button";
 import { Menu, MenuPictures } from "@/ui/menu";
 import { PictureItem, PICTURE_SIZE } from "../live/pictureItem";
 import { useLivePictures } from "../live/useLivePictures";
-import { RULE_WORDS } from "../sentences/list";
+import { RULE_LABELS } from "../sentences/list";
 
 /** Adds a rule: each choice is a live picture of this ornament with that rule added. */
 export function RulePicker({ part, isFirst }: { part: string; isFirst: boolean }) {
@@ -47,7 +47,7 @@ function Choices({ part }: { part: string }) {
           <PictureItem
             key={kind}
             name={kind}
-            promise={missing ? "needs another part whose line it follows" : (RULE_WORDS[kind]?.promise ?? "")}
+            promise={missing ? "needs another part whose line it follows" : (RULE_LABELS[kind]?.promise ?? "")}
             picture={pictures.get(kind)}
             disabled={missing}
             onSelect={() => edit(addRule(now(), part, kind))}

@@ -88,7 +88,7 @@ export function BoundNumber(props: BoundNumberProps) {
     whole: limits.whole,
     nameable: formula === undefined,
     stored: value,
-    tell: (shown) => `${Number(shown.toFixed(4))}${suffix ?? unitWords(quantity, unit)}`,
+    show: (shown) => `${Number(shown.toFixed(4))}${suffix ?? unitWords(quantity, unit)}`,
     set(next) {
       const inside = Number((next * millimetres).toFixed(6));
       if (source) edit(setNumber(source.name, inside, `${source.name} ${show(value)} → ${show(inside)}`));

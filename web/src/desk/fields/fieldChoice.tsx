@@ -1,7 +1,5 @@
-import { useId } from "react";
-import { Choice } from "@/ui/choice";
+import { BoundChoice } from "./boundChoice";
 import { useField } from "./fieldsContext";
-import { useAtHand } from "./useAtHand";
 
 interface FieldChoiceProps {
   readonly of: string;
@@ -16,8 +14,7 @@ export function FieldChoice({ of, label = of, words = {} }: FieldChoiceProps) {
   const value = typeof stored === "string" ? stored : field.default;
   const choices = field.choices.map((choice) => ({ value: choice, words: words[choice] ?? choice }));
   const choose = (next: string) => set(next === field.default ? undefined : next, `${label} ${words[next] ?? next}`);
-  const touch = useAtHand({ kind: "choice", id: useId(), label, value, choices, set: choose });
-  return <Choice label={label} value={value} choices={choices} onChange={choose} onTouched={touch} />;
+  return <BoundChoice label={label} value={value} choices={choices} onChange={choose} />;
 }
 
 /** A yes or no of a motif or a rule, in words. */
@@ -30,6 +27,5 @@ export function FieldToggle({ of, label, yes, no }: { of: string; label: string;
   ];
   const choose = (next: string) =>
     set((next === "yes") === field.default ? undefined : next === "yes", `${label}: ${next === "yes" ? yes : no}`);
-  const touch = useAtHand({ kind: "choice", id: useId(), label, value, choices, set: choose });
-  return <Choice label={label} value={value} choices={choices} onChange={choose} onTouched={touch} />;
+  return <BoundChoice label={label} value={value} choices={choices} onChange={choose} />;
 }

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { COPY_NAMES, isNumberValue, readCopyFormula, scopeOf } from "@twin-petal/core";
-import { useTelling } from "@/ui/sentence";
+import { useTroubleNotes } from "@/ui/sentence";
 import { useNumbers } from "./boundNumber";
 import { useField } from "./fieldsContext";
 import { FormulaCurve } from "./formulaCurve";
@@ -8,7 +8,7 @@ import { FormulaCurve } from "./formulaCurve";
 /** A formula over what each copy knows of itself, typed where it stands, with the curve of its values. */
 export function FieldFormula({ of, label }: { of: string; label: string }) {
   const { stored, set } = useField(of, "formula");
-  const { tell } = useTelling();
+  const { note } = useTroubleNotes();
   const scope = scopeOf(useNumbers());
   const text = isNumberValue(stored) ? String(stored) : "";
   const [typed, setTyped] = useState<string | null>(null);
@@ -17,7 +17,7 @@ export function FieldFormula({ of, label }: { of: string; label: string }) {
   const type = (next: string) => {
     setTyped(next);
     const outcome = readCopyFormula(next, COPY_NAMES, scope);
-    tell(of, "trouble" in outcome ? outcome.trouble : null);
+    note(of, "trouble" in outcome ? outcome.trouble : null);
     if (!("trouble" in outcome)) set(next, `${label} ${next}`, "typing");
   };
   return (
@@ -31,7 +31,7 @@ export function FieldFormula({ of, label }: { of: string; label: string }) {
         onChange={(event) => type(event.target.value)}
         onBlur={() => {
           setTyped(null);
-          tell(of, null);
+          note(of, null);
         }}
         onKeyDown={(event) => {
           if (event.key === "Enter" || event.key === "Escape") event.currentTarget.blur();

@@ -20,7 +20,7 @@ export function FieldNumber({ of, label = of, following = 0, suffix }: FieldNumb
     <BoundNumber
       label={label}
       stored={!linked?.follows && isNumberValue(stored) ? stored : undefined}
-      standard={linked?.value ?? field.default ?? following}
+      standard={linked?.value ?? ("default" in field ? field.default : following)}
       quantity={field.quantity}
       limits={field}
       step={field.step}

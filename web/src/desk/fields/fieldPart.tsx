@@ -13,7 +13,7 @@ interface FieldPartProps {
 
 /** Another part, named in a sentence. */
 export function FieldPart({ of, label = of, sheet, none }: FieldPartProps) {
-  const { field, stored, set } = useField(of, "text");
+  const { field, stored, set } = useField(of, "part");
   const { part } = useFields();
   const parts = useDesk((state) => state.history.design.parts);
   const value = typeof stored === "string" ? stored : field.default;

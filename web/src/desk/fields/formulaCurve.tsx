@@ -22,16 +22,16 @@ export function FormulaCurve({ field, label }: { field: string; label: string })
     (_, index) => x(index),
     (value) => y(value),
   )(values);
-  const tell = (value: number) => Number(value.toPrecision(4));
-  const told = `${label}: from ${tell(values[0] ?? 0)} to ${tell(values.at(-1) ?? 0)}`;
+  const rounded = (value: number) => Number(value.toPrecision(4));
+  const spoken = `${label}: from ${rounded(values[0] ?? 0)} to ${rounded(values.at(-1) ?? 0)}`;
   return (
     <span className="mt-1 flex items-center gap-2 text-[13px] text-quiet">
-      <svg width={WIDTH} height={HEIGHT} role="img" aria-label={told} className="rounded border border-hairline">
+      <svg width={WIDTH} height={HEIGHT} role="img" aria-label={spoken} className="rounded border border-hairline">
         <path d={path ?? ""} fill="none" stroke="var(--live)" strokeWidth={1.5} />
       </svg>
       <span className="flex flex-col font-mono leading-tight">
-        <span>{tell(most)}</span>
-        <span>{tell(least)}</span>
+        <span>{rounded(most)}</span>
+        <span>{rounded(least)}</span>
       </span>
     </span>
   );

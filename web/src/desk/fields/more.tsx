@@ -1,7 +1,6 @@
-import { useState, type ReactNode } from "react";
-import { isFieldDefault } from "@twin-petal/core";
+import type { ReactNode } from "react";
 import { useFields } from "./fieldsContext";
-import { WordButton } from "./wordButton";
+import { Folded } from "./folded";
 
 interface MoreProps {
   /** What the rest is about, in a word or two. */
@@ -14,11 +13,13 @@ interface MoreProps {
 /** The rest of a sentence, kept folded while it says nothing that is not usual. */
 export function More({ about, fields, children }: MoreProps) {
   const { stored, table } = useFields();
-  const [open, setOpen] = useState(false);
   const said = fields.some((name) => {
     const field = table[name];
-    return field && !isFieldDefault(field, stored[name]);
+    return field && !field.isDefault(stored[name]);
   });
-  if (said || open) return <> {children}</>;
-  return <WordButton onClick={() => setOpen(true)}>{about} …</WordButton>;
+  return (
+    <Folded about={about} said={said}>
+      {children}
+    </Folded>
+  );
 }

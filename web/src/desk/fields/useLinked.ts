@@ -7,7 +7,7 @@ import { useFields } from "./fieldsContext";
 import { useLinks } from "./useLinks";
 
 /** A field that is one of three linked numbers. */
-export interface Linked {
+interface Linked {
   /** What it comes to. */
   readonly value: number;
   /** Whether it follows from the other two at present. */

@@ -1,7 +1,7 @@
 import type { Design } from "@twin-petal/core";
 import type { SheetPicture } from "@/workers/frame";
 import type { Size } from "@/paint/view";
-import type { Currency } from "../stage/currency";
+import type { Freshness } from "../stage/freshness";
 
 /** The picture under the hand rests this long before others are painted, milliseconds. */
 const REST = 90;
@@ -9,16 +9,24 @@ const REST = 90;
 /** What a small picture shows: all there is on the sheet, or the place another design's ornament has there. */
 export type Around = "own" | Design;
 
+/** What a small picture is of. */
+export interface PictureWish {
+  readonly design: Design;
+  readonly around: Around;
+  /** Pixels. */
+  readonly size: Size;
+  /** Whether the solid is shown rather than the sheet. */
+  readonly isSolid: boolean;
+}
+
 /** Paints small pictures, one at a time; null when it was told to stand back. */
 interface SmallPainter {
-  sheetPicture: (design: Design, around: Around, size: Size) => Promise<SheetPicture | null>;
+  picture: (wish: PictureWish) => Promise<SheetPicture | null>;
   standBack: () => Promise<unknown>;
 }
 
 interface Job {
-  readonly design: Design;
-  readonly around: Around;
-  readonly size: Size;
+  readonly wish: PictureWish;
   readonly signal: AbortSignal;
   done: (picture: SheetPicture | null) => void;
 }
@@ -33,7 +41,7 @@ export class PictureQueue {
 
   constructor(
     private readonly assistant: SmallPainter,
-    private readonly currency: Currency,
+    private readonly currency: Freshness,
   ) {
     currency.watch((current) => {
       if (!current && this.running) void assistant.standBack();
@@ -41,9 +49,9 @@ export class PictureQueue {
   }
 
   /** Asks for a picture; `first` goes before all that wait. Null when it is no longer wanted. */
-  ask(design: Design, around: Around, size: Size, signal: AbortSignal, first = false): Promise<SheetPicture | null> {
+  ask(wish: PictureWish, signal: AbortSignal, first = false): Promise<SheetPicture | null> {
     return new Promise((done) => {
-      const job = { design, around, size, signal, done };
+      const job = { wish, signal, done };
       if (first) this.waiting.unshift(job);
       else this.waiting.push(job);
       if (!this.running) void this.run();
@@ -66,9 +74,9 @@ export class PictureQueue {
   }
 
   /** Null when the assistant had to stand back. One picture that fails must not end the queue. */
-  private async painted({ design, around, size }: Job): Promise<SheetPicture | null> {
+  private async painted({ wish }: Job): Promise<SheetPicture | null> {
     try {
-      return await this.assistant.sheetPicture(design, around, size);
+      return await this.assistant.picture(wish);
     } catch (error) {
       return { bitmap: null, trouble: error instanceof Error ? error.message : String(error) };
     }

@@ -1,12 +1,13 @@
 import { useEffect, useState } from "react";
 import type { Design } from "@twin-petal/core";
+import { useDesk } from "@/store/deskStore";
 import type { SheetPicture } from "@/workers/frame";
 import type { Size } from "@/paint/view";
 import type { Around } from "./pictureQueue";
 import { usePicture } from "../stage/pictureContext";
 
 /** A state of the design to be shown small. */
-export interface Wanted {
+interface Wanted {
   readonly key: string;
   readonly design: Design;
 }
@@ -24,17 +25,18 @@ export function useLivePictures(
   first = false,
 ): ReadonlyMap<string, SheetPicture> {
   const { pictures: queue } = usePicture();
+  const isSolid = useDesk((state) => state.hand.solid);
   const [pictures, setPictures] = useState<ReadonlyMap<string, SheetPicture>>(new Map());
   useEffect(() => {
     const ending = new AbortController();
     const size = { width: pixelsOf(width), height: pixelsOf(height) };
     for (const { key, design } of wanted) {
-      void queue.ask(design, around, size, ending.signal, first).then((picture) => {
+      void queue.ask({ design, around, size, isSolid }, ending.signal, first).then((picture) => {
         if (picture && !ending.signal.aborted) setPictures((known) => withPicture(known, wanted, key, picture));
       });
     }
     return () => ending.abort();
-  }, [queue, wanted, around, width, height, first]);
+  }, [queue, wanted, around, width, height, first, isSolid]);
   return pictures;
 }
 

@@ -16,7 +16,7 @@ interface ReplayControlsProps {
   readonly last: number;
   readonly at: number;
   /** The place in words, for those who cannot see it. */
-  readonly told?: string;
+  readonly readout?: string;
   readonly playing: boolean;
   readonly speed: number;
   readonly speeds: readonly number[];
@@ -29,7 +29,7 @@ interface ReplayControlsProps {
 
 /** Buttons, a time line and a speed. */
 export function ReplayControls(props: ReplayControlsProps) {
-  const { words, first, last, at, told, playing, speed, speeds, children, onPlay, onGo, onSpeed } = props;
+  const { words, first, last, at, readout: notes, playing, speed, speeds, children, onPlay, onGo, onSpeed } = props;
   return (
     <>
       <div className="flex">
@@ -49,7 +49,7 @@ export function ReplayControls(props: ReplayControlsProps) {
       <input
         type="range"
         aria-label={words.slider}
-        aria-valuetext={told}
+        aria-valuetext={notes}
         min={first}
         max={last}
         value={at}

@@ -1,4 +1,4 @@
-import type { FieldValue, Motif } from "@twin-petal/core";
+import { isStoredFields } from "@twin-petal/core";
 import { NestedMotif } from "../column/motif/nestedMotif";
 import { FieldToggle } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
@@ -17,14 +17,10 @@ export function BetweenSentence() {
 /** The shape the copies become: its kind, its numbers, its place. */
 function SecondShape() {
   const { part, owner, stored } = useFields();
-  if (typeof owner !== "object" || !("rule" in owner) || !isMotif(stored.to)) return "nothing yet";
+  if (typeof owner !== "object" || !("rule" in owner) || !isStoredFields(stored.to)) return "nothing yet";
   return (
     <>
       <NestedMotif part={part} owner={{ to: owner.rule }} motif={stored.to} role="second shape" /> Between them
     </>
   );
-}
-
-function isMotif(stored: FieldValue | undefined): stored is FieldValue & Motif {
-  return typeof stored === "object" && "kind" in stored;
 }

@@ -1,4 +1,4 @@
-import type { AlternateValue, Alternation } from "@twin-petal/core";
+import type { Alternating, Alternation } from "@twin-petal/core";
 import { ALTERNATIONS, MILLIMETRES_PER } from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
 import { Choice } from "@/ui/choice";
@@ -61,24 +61,24 @@ export function GridSentence() {
           </More>
         </>
       )}
-      <TileWords />
+      <TilePanel />
     </>
   );
 }
 
 /** The smallest rectangle the grid repeats in. */
-function TileWords() {
+function TilePanel() {
   const { part, owner } = useFields();
   const { report } = usePicture();
   const unit = useDesk((state) => state.history.design.sheet.unit);
   const tiles = report?.chosen?.id === part ? report.chosen.tiles : null;
   const tile = typeof owner === "object" && "rule" in owner ? tiles?.get(owner.rule) : undefined;
   if (!tile) return null;
-  const tell = (length: number) => Number((length / MILLIMETRES_PER[unit]).toFixed(3));
+  const rounded = (length: number) => Number((length / MILLIMETRES_PER[unit]).toFixed(3));
   return (
     <span className="text-[14.5px] text-quiet">
       {" "}
-      Repeats every {tell(tile.width)} × {tell(tile.height)} {unit}.
+      Repeats every {rounded(tile.width)} × {rounded(tile.height)} {unit}.
     </span>
   );
 }
@@ -86,7 +86,7 @@ function TileWords() {
 /** What is done to every other column or row. */
 function Alternate({ of }: { of: "columns" | "rows" }) {
   const { stored, set } = useField("alternate", "structure");
-  const alternate: AlternateValue = isAlternate(stored) ? stored : {};
+  const alternate: Partial<Alternating> = isAlternate(stored) ? stored : {};
   return (
     <Choice<Alternation>
       label={`every other ${of === "columns" ? "column" : "row"}`}
@@ -101,6 +101,6 @@ function Alternate({ of }: { of: "columns" | "rows" }) {
   );
 }
 
-function isAlternate(stored: unknown): stored is AlternateValue {
+function isAlternate(stored: unknown): stored is Partial<Alternating> {
   return typeof stored === "object" && stored !== null && ("columns" in stored || "rows" in stored);
 }

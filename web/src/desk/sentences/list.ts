@@ -11,14 +11,14 @@ import { StepSentence } from "./stepSentence";
 import { TurnSentence } from "./turnSentence";
 import { VarySentence } from "./varySentence";
 
-interface RuleWords {
+interface RuleLabels {
   /** What it does, in the list of rules to add. */
   readonly promise: string;
   readonly Sentence: ComponentType;
 }
 
 /** The words of every rule, by kind. */
-export const RULE_WORDS: Readonly<Record<string, RuleWords>> = {
+export const RULE_LABELS: Readonly<Record<string, RuleLabels>> = {
   turn: { promise: "copies around a point, closing the circle", Sentence: TurnSentence },
   reflect: { promise: "a mirror image across a line", Sentence: ReflectSentence },
   step: { promise: "each copy turned, scaled and moved from the last", Sentence: StepSentence },

@@ -1,4 +1,4 @@
-import type { FieldValue, SpiralSizeValue } from "@twin-petal/core";
+import { isSpiralSize, SIZE_LIMITS, type FieldValue, type SpiralSizeValue } from "@twin-petal/core";
 import { FieldChoice } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
 import { useField, useFields } from "../fields/fieldsContext";
@@ -8,7 +8,6 @@ import { Choice } from "@/ui/choice";
 import { FACE_WORDS } from "./faceWords";
 
 const FORMS = { even: "evenly", growing: "growing", sunflower: "as a sunflower’s seeds" };
-const SIZE = { min: 0.001, max: 1_000, whole: false };
 
 export function SpiralSentence() {
   const { form } = useFields().stored;
@@ -38,14 +37,14 @@ export function SpiralSentence() {
       )}
       , facing <FieldChoice of="face" words={FACE_WORDS} />.
       <More about="how large" fields={["size", "own"]}>
-        <SizeWords /> Each is turned <FieldNumber of="own" label="own turn" /> about its foot.
+        <SizePanel /> Each is turned <FieldNumber of="own" label="own turn" /> about its foot.
       </More>
     </>
   );
 }
 
 /** How copies grow along the spiral. */
-function SizeWords() {
+function SizePanel() {
   const { stored, set } = useField("size", "structure");
   const sizes = isSizes(stored) ? stored : null;
   const kind = stored === "radius" ? "radius" : sizes ? "range" : "same";
@@ -55,7 +54,7 @@ function SizeWords() {
       stored={sizes?.[key]}
       standard={1}
       quantity="factor"
-      limits={SIZE}
+      limits={SIZE_LIMITS}
       step={0.05}
       onSet={(value, change, gesture) => sizes && set({ ...sizes, [key]: value ?? 1 }, change, gesture)}
     />
@@ -85,6 +84,6 @@ function SizeWords() {
   );
 }
 
-function isSizes(stored: FieldValue | undefined): stored is Exclude<SpiralSizeValue, string> & FieldValue {
-  return typeof stored === "object" && "from" in stored && "to" in stored;
+function isSizes(stored: FieldValue | undefined): stored is Exclude<SpiralSizeValue, "radius"> {
+  return isSpiralSize(stored) && stored !== "radius";
 }

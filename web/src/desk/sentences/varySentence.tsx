@@ -4,31 +4,34 @@ import { FieldFormula } from "../fields/fieldFormula";
 import { useField, useFields } from "../fields/fieldsContext";
 import { WordButton } from "../fields/wordButton";
 
-interface VariedWords {
+interface VariedLabels {
   readonly words: string;
   /** What a new one begins as. */
   readonly first: string;
 }
 
-const WORDS: Readonly<Record<Varied, VariedWords>> = {
+const WORDS: Readonly<Record<Varied, VariedLabels>> = {
   turn: { words: "turned by", first: "30 * t" },
   size: { words: "sized", first: "1 - 0.5 * t" },
   moveX: { words: "moved across", first: "5 * sin(i * 30)" },
   moveY: { words: "moved down", first: "5 * sin(i * 30)" },
   moveOut: { words: "moved out", first: "4 * mod(i, 2)" },
+  rise: { words: "raised by", first: "2 * i" },
+  tiltX: { words: "its tip raised by", first: "60 * t" },
+  tiltY: { words: "its right side raised by", first: "60 * t" },
   opacity: { words: "as opaque as", first: "1 - 0.8 * t" },
   paint: { words: "painted along the ramp at", first: "t" },
 };
 
 export function VarySentence() {
   const { stored } = useFields();
-  const told = VARIED.filter((field) => stored[field] !== undefined);
+  const notes = VARIED.filter((field) => stored[field] !== undefined);
   const rest = VARIED.filter((field) => stored[field] === undefined);
   return (
     <>
       <b>Vary</b> each copy:
-      {told.length === 0 && " not at all yet."}
-      {told.map((field) => (
+      {notes.length === 0 && " not at all yet."}
+      {notes.map((field) => (
         <VariedLine key={field} field={field} />
       ))}
       {rest.length > 0 && (

@@ -3,7 +3,7 @@ import { useDesk } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 import { usePulledFormula } from "./pulledFormula";
 
 interface DirectionHandleProps {
@@ -15,7 +15,7 @@ interface DirectionHandleProps {
 /** An angle about a point: a drop that goes round it. */
 export function DirectionHandle({ part, placed: { rule, toSheet }, mark }: DirectionHandleProps) {
   const edit = useDesk((state) => state.edit);
-  const { nudge } = useLengthWords();
+  const { nudge } = useLengthReadout();
   const pullFormula = usePulledFormula();
   const back = invert(toSheet);
   if (!back) return null;
@@ -28,7 +28,7 @@ export function DirectionHandle({ part, placed: { rule, toSheet }, mark }: Direc
     <Handle
       label={`${field} of the ${part.rules[rule]?.kind ?? "rule"}`}
       at={at}
-      telling={`${field} ${Number(present.toFixed(2))}°`}
+      readout={`${field} ${Number(present.toFixed(2))}°`}
       nudge={nudge}
       onPull={(to, gesture) => {
         const seen = directionOf(centre, apply(back, to)) - from;

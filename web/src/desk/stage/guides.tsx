@@ -1,7 +1,7 @@
-import { polar, type Point, type ResolvedGuide } from "@twin-petal/core";
+import { polar, type GuideShape, type Point } from "@twin-petal/core";
 
 interface GuidesProps {
-  readonly guides: readonly ResolvedGuide[];
+  readonly guides: readonly GuideShape[];
   toScreen: (point: Point) => Point;
   readonly reach: number;
 }
@@ -26,21 +26,7 @@ function pair({ x, y }: Point): string {
   return `${x},${y}`;
 }
 
-function pointsOf(guide: ResolvedGuide, reach: number): Point[] {
-  switch (guide.kind) {
-    case "upright":
-      return [-reach, reach].map((y) => ({ x: guide.x, y }));
-    case "level":
-      return [-reach, reach].map((x) => ({ x, y: guide.y }));
-    case "slanted":
-      return [-reach, reach].map((far) => polar(far, guide.angle, guide.through));
-    case "star":
-      return Array.from({ length: 2 * guide.points + 1 }, (_, corner) =>
-        polar(corner % 2 === 0 ? guide.outer : guide.inner, guide.start + (corner * 180) / guide.points),
-      );
-    case "polygon":
-      return Array.from({ length: guide.sides + 1 }, (_, corner) =>
-        polar(guide.radius, guide.start + (corner * 360) / guide.sides),
-      );
-  }
+function pointsOf(guide: GuideShape, reach: number): Point[] {
+  if ("corners" in guide) return [...guide.corners, ...guide.corners.slice(0, 1)].map(({ at }) => at);
+  return [-reach, reach].map((far) => polar(far, guide.angle, guide.through));
 }

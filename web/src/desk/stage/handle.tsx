@@ -1,7 +1,9 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
+import { useState, type KeyboardEvent, type ReactNode } from "react";
 import type { Point } from "@twin-petal/core";
 import { toScreen, toSheet } from "@/paint/view";
 import { arrowMove } from "@/ui/arrows";
+import { pixelOf } from "@/ui/pixelOf";
+import { useDrag } from "@/ui/useDrag";
 import { usePicture } from "./pictureContext";
 
 interface HandleProps {
@@ -9,7 +11,7 @@ interface HandleProps {
   /** Where it is, on the sheet in millimetres. */
   readonly at: Point;
   /** What stands beside it while it is pulled. */
-  readonly telling: string;
+  readonly readout: string;
   /** What one arrow key moves it by, millimetres on the sheet. */
   readonly nudge: number;
   readonly children: ReactNode;
@@ -18,35 +20,25 @@ interface HandleProps {
 }
 
 /** Something on the ornament that can be pulled by hand or by the arrow keys. */
-export function Handle({ label, at, telling, nudge, children, onPull }: HandleProps) {
+export function Handle({ label, at, readout, nudge, children, onPull }: HandleProps) {
   const { view, size } = usePicture();
   const [pulling, setPulling] = useState(false);
-  const grip = useRef<{ offset: Point; gesture: string } | null>(null);
-  if (!view || !size) return null;
-  const place = toScreen(view, size, at);
+  const place = view && size && toScreen(view, size, at);
+  const drag = useDrag<Point>({
+    // What is grasped is how far the pointer is off the handle's own place.
+    grasp(event) {
+      const down = pixelOf(event);
+      setPulling(true);
+      return { x: (place?.x ?? 0) - down.x, y: (place?.y ?? 0) - down.y };
+    },
+    onMove(off, { to, gesture }) {
+      if (view && size) onPull(toSheet(view, size, { x: to.x + off.x, y: to.y + off.y }), gesture);
+    },
+    onEnd: () => setPulling(false),
+    begins: 0,
+  });
+  if (!place) return null;
 
-  const pointer = (event: PointerEvent): Point => {
-    const box = event.currentTarget.closest("svg")?.getBoundingClientRect();
-    return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
-  };
-  const onPointerDown = (event: PointerEvent) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const down = pointer(event);
-    grip.current = { offset: { x: place.x - down.x, y: place.y - down.y }, gesture: `pull-${event.timeStamp}` };
-    setPulling(true);
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    if (!grip.current) return;
-    const now = pointer(event);
-    const { offset, gesture } = grip.current;
-    onPull(toSheet(view, size, { x: now.x + offset.x, y: now.y + offset.y }), gesture);
-  };
-  const onPointerUp = () => {
-    grip.current = null;
-    setPulling(false);
-  };
   const onKeyDown = (event: KeyboardEvent) => {
     const move = arrowMove(event, nudge);
     if (!move) return;
@@ -58,13 +50,10 @@ export function Handle({ label, at, telling, nudge, children, onPull }: HandlePr
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${label}, ${telling}. Arrow keys move it.`}
+      aria-label={`${label}, ${readout}. Arrow keys move it.`}
       transform={`translate(${place.x} ${place.y})`}
       className="group pointer-events-auto cursor-move touch-none outline-none"
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={onPointerUp}
+      {...drag}
       onKeyDown={onKeyDown}
     >
       <title>{label}</title>
@@ -75,13 +64,13 @@ export function Handle({ label, at, telling, nudge, children, onPull }: HandlePr
           <rect
             x={-6}
             y={-17}
-            width={telling.length * 8 + 12}
+            width={readout.length * 8 + 12}
             height={24}
             rx={4}
             fill="var(--surface)"
             stroke="var(--hairline)"
           />
-          <text className="fill-words font-mono text-[13px]">{telling}</text>
+          <text className="fill-words font-mono text-[13px]">{readout}</text>
         </g>
       )}
     </g>

@@ -25,7 +25,7 @@ import { setField } from "@/store/edits/rules";
 import { useNumbers } from "../fields/boundNumber";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 import { usePicture } from "./pictureContext";
 import { usePulledFormula } from "./pulledFormula";
 
@@ -114,7 +114,7 @@ interface NumberDropProps extends Omit<MotifHandlesProps, "motif" | "taken"> {
 
 function NumberDrop({ part, owner, handle, field, stored, whose, toSheet }: NumberDropProps) {
   const { edit } = useEditing();
-  const { words, rounded, nudge } = useLengthWords();
+  const { words, rounded, nudge } = useLengthReadout();
   const pullFormula = usePulledFormula();
   const back = invert(toSheet);
   if (!back) return null;
@@ -124,7 +124,7 @@ function NumberDrop({ part, owner, handle, field, stored, whose, toSheet }: Numb
     const grained = field.quantity === "length" ? rounded(value) : Number(value.toFixed(field.whole ? 0 : 2));
     return Math.min(field.max, Math.max(field.min, grained));
   };
-  const tell = (value: number) => {
+  const inWords = (value: number) => {
     if (!isNumber || field.quantity === "length") return words(value);
     return field.quantity === "angle" ? `${Number(value.toFixed(2))}°` : String(Number(value.toFixed(3)));
   };
@@ -136,11 +136,11 @@ function NumberDrop({ part, owner, handle, field, stored, whose, toSheet }: Numb
     <Handle
       label={`${name} of the ${whose}`}
       at={onSheet}
-      telling={`${name} ${tell(tidy(handle.pull(handle.at)))}`}
+      readout={`${name} ${inWords(tidy(handle.pull(handle.at)))}`}
       nudge={nudge}
       onPull={(to, gesture) => {
         const value = tidy(handle.pull(apply(back, to)));
-        const change = `${name} → ${tell(value)}`;
+        const change = `${name} → ${inWords(value)}`;
         if (typeof stored === "string") return pullFormula(name, stored, value, change, gesture);
         const key = `${part}/${handle.field}/${gesture}`;
         if (field?.type !== "pair") return edit(setField(part, owner, handle.field, value, change, key));

@@ -3,7 +3,7 @@ import { useEditing } from "@/store/deskStore";
 import { setNestedPlace } from "@/store/edits/nested";
 import type { FieldOwner } from "@/store/edits/owners";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 import { MotifHandles, useNestedPlace } from "./motifHandles";
 
 interface NestedHandlesProps {
@@ -68,7 +68,7 @@ interface NestedProps {
 
 function Nested({ part, owner, motif, within, word, taken }: NestedProps) {
   const { edit } = useEditing();
-  const { words, rounded, nudge } = useLengthWords();
+  const { words, rounded, nudge } = useLengthReadout();
   const placeOf = useNestedPlace();
   const back = invert(within);
   if (!back) return null;
@@ -80,7 +80,7 @@ function Nested({ part, owner, motif, within, word, taken }: NestedProps) {
       <Handle
         label={`Place of ${word}`}
         at={origin}
-        telling={`${words(at.x)} across, ${words(at.y)} down`}
+        readout={`${words(at.x)} across, ${words(at.y)} down`}
         nudge={nudge}
         onPull={(to, gesture) => {
           const { x, y } = apply(back, to);

@@ -1,18 +1,21 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Remote } from "comlink";
+import { useSheet } from "@/store/useMaking";
 import { useDeskStore, useDesign, type DeskState } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
-import { emptyDesign, resolveDesign, type Design } from "@twin-petal/core";
+import type { Design } from "@twin-petal/core";
 import { startAssistant, startPainter } from "@/workers/start";
 import type { FrameReport } from "@/workers/frame";
 import type { Assistant } from "@/workers/assistant";
 import type { Painter } from "@/workers/painter";
 import { PictureQueue } from "../live/pictureQueue";
-import { Currency } from "./currency";
+import { Freshness } from "./freshness";
 import { useDeskColors } from "./deskColors";
 
 /** Pixels left free around a sheet that is shown whole. */
 const ROOM = 36;
+/** The hand rests when nothing changes for so long, milliseconds. */
+const REST = 250;
 
 /** The picture in the middle of the desk: what paints it, what it shows, and what was told about it. */
 interface Picture {
@@ -23,11 +26,13 @@ interface Picture {
   readonly report: FrameReport | null;
   /** Whether the report is about the design as it now is. */
   readonly isCurrent: boolean;
-  readonly currency: Currency;
+  readonly currency: Freshness;
   readonly view: View | null;
   readonly size: Size | null;
   setView: (change: (view: View) => View) => void;
   setSize: (size: Size) => void;
+  /** Says whether the picture is seen; one that is not follows when the hand rests. */
+  setSeen: (isSeen: boolean) => void;
   /** Shows the sheet whole. */
   fit: () => void;
   /** Ends the painter in the middle of its work and starts another. */
@@ -49,20 +54,17 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const [{ painter, end: endPainter }, setPainter] = useState(startPainter);
   const restart = useCallback(() => setPainter(startPainter()), []);
   const [{ assistant, end: endAssistant }] = useState(startAssistant);
-  const [currency] = useState(() => new Currency());
+  const [currency] = useState(() => new Freshness());
   const [pictures] = useState(() => new PictureQueue(assistant, currency));
-  const [told, setTold] = useState<{ report: FrameReport; design: Design } | null>(null);
+  const [latest, setLatest] = useState<{ report: FrameReport; design: Design } | null>(null);
   /** The view the hand has made; null while the sheet is shown whole, whatever its size. */
   const [ownView, setOwnView] = useState<View | null>(null);
   const [size, setSize] = useState<Size | null>(null);
+  const [isSeen, setSeen] = useState(true);
   useEffect(() => endPainter, [endPainter]);
   useEffect(() => endAssistant, [endAssistant]);
 
-  const { sheet, numbers } = design;
-  const { width, height } = useMemo(
-    () => resolveDesign({ ...emptyDesign(""), sheet: { ...sheet, ground: null }, numbers }).sheet,
-    [sheet, numbers],
-  );
+  const { width, height } = useSheet(design);
   const whole = useMemo(() => size && wholeSheet(width, height, size), [width, height, size]);
   const view = ownView ?? whole;
   const fit = useCallback(() => setOwnView(null), []);
@@ -80,29 +82,42 @@ export function PictureProvider({ children }: { children: ReactNode }) {
         if (!report) return;
         const now = store.getState();
         currency.set(now.history.design === design && now.hand.held === held);
-        if (!before) setTold({ report, design });
+        if (!before) setLatest({ report, design });
       });
     };
     ask(store.getState());
-    return store.subscribe((state, before) => {
+    let timer = 0;
+    const askLater = (state: DeskState) => {
+      currency.set(false);
+      window.clearTimeout(timer);
+      timer = window.setTimeout(() => ask(state), REST);
+    };
+    const forget = store.subscribe((state, before) => {
       const same =
         state.history.design === before.history.design &&
         state.chosen === before.chosen &&
         state.hand.copy === before.hand.copy &&
         state.hand.built === before.hand.built &&
         state.hand.held === before.hand.held;
-      if (!same) ask(state);
+      if (!same) (isSeen ? ask : askLater)(state);
     });
-  }, [painter, store, currency, view, size, colors]);
+    return () => {
+      window.clearTimeout(timer);
+      forget();
+    };
+  }, [painter, store, currency, view, size, colors, isSeen]);
 
   const setView = useCallback(
     (change: (view: View) => View) => setOwnView((current) => (whole ? change(current ?? whole) : current)),
     [whole],
   );
-  const report = told?.report ?? null;
-  const isCurrent = told?.design === design;
+  const report = latest?.report ?? null;
+  const isCurrent = latest?.design === design;
   const picture = useMemo(
-    () => ({ painter, assistant, pictures, report, isCurrent, currency, view, size, setView, setSize, fit, restart }),
+    () => ({
+      ...{ painter, assistant, pictures, report, isCurrent, currency, view, size },
+      ...{ setView, setSize, setSeen, fit, restart },
+    }),
     [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit, restart],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;

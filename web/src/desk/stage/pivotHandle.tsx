@@ -2,7 +2,7 @@ import { apply, invert, type Mark, type Part, type PlacedMark } from "@twin-peta
 import { useDesk } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 
 interface PivotHandleProps {
   readonly part: Part;
@@ -13,7 +13,7 @@ interface PivotHandleProps {
 /** The point a rule turns about: a lens of two petals. Dragged, it becomes a point of its own. */
 export function PivotHandle({ part, placed: { rule, toSheet }, mark }: PivotHandleProps) {
   const edit = useDesk((state) => state.edit);
-  const { words, rounded, nudge } = useLengthWords();
+  const { words, rounded, nudge } = useLengthReadout();
   const back = invert(toSheet);
   if (!back) return null;
   const kind = part.rules[rule]?.kind ?? "rule";
@@ -21,7 +21,7 @@ export function PivotHandle({ part, placed: { rule, toSheet }, mark }: PivotHand
     <Handle
       label={`Pivot of the ${kind}`}
       at={apply(toSheet, mark.at)}
-      telling={`${words(mark.at.x)} across, ${words(mark.at.y)} down`}
+      readout={`${words(mark.at.x)} across, ${words(mark.at.y)} down`}
       nudge={nudge}
       onPull={(to, gesture) => {
         const { x, y } = apply(back, to);

@@ -14,7 +14,7 @@ import { useDesk } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 import { usePulledFormula } from "./pulledFormula";
 
 const LEAST = 0.01;
@@ -50,7 +50,7 @@ interface DropProps extends RadiusHandleProps {
 function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: DropProps) {
   const edit = useDesk((state) => state.edit);
   const pullFormula = usePulledFormula();
-  const { words, rounded, nudge } = useLengthWords();
+  const { words, rounded, nudge } = useLengthReadout();
   const back = invert(toSheet);
   if (!back) return null;
   const stored = part.rules[rule]?.[mark.field];
@@ -72,7 +72,7 @@ function Drop({ part, placed: { rule, toSheet }, mark, axis, at, outwards }: Dro
     <Handle
       label={axis === null ? "Radius of the ring" : axis === "x" ? "Radius across" : "Radius down"}
       at={onSheet}
-      telling={words(radius)}
+      readout={words(radius)}
       nudge={nudge}
       onPull={pull}
     >

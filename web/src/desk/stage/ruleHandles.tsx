@@ -1,3 +1,4 @@
+import { isStoredFields } from "@twin-petal/core";
 import { NumberHandles } from "./motifHandles";
 import { SecondShapeHandles } from "./nestedHandles";
 import type { HandledRule } from "./useRuleHandles";
@@ -6,7 +7,7 @@ import type { HandledRule } from "./useRuleHandles";
 export function RuleHandles({ part, handled }: { part: string; handled: HandledRule }) {
   const { rule, toSheet, handles, fields, stored } = handled;
   const second = stored.to;
-  if (typeof second === "object" && "kind" in second) {
+  if (isStoredFields(second)) {
     return <SecondShapeHandles part={part} rule={rule} motif={second} toSheet={toSheet} />;
   }
   return (

@@ -3,7 +3,7 @@ import { useDesk } from "@/store/deskStore";
 import { setFields } from "@/store/edits/rules";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 
 interface SecondCopyProps {
   readonly part: Part;
@@ -20,7 +20,7 @@ const LEAST = 0.01;
  */
 export function SecondCopyHandles({ part, placed: { rule, toSheet }, mark }: SecondCopyProps) {
   const edit = useDesk((state) => state.edit);
-  const { words, nudge } = useLengthWords();
+  const { words, nudge } = useLengthReadout();
   const back = invert(toSheet);
   if (!back) return null;
   const { pivot, tip, turn, scale, move } = mark;
@@ -52,7 +52,7 @@ export function SecondCopyHandles({ part, placed: { rule, toSheet }, mark }: Sec
       <Handle
         label="Foot of the second copy"
         at={apply(toSheet, foot)}
-        telling={`moves ${words(move.x)}, ${words(move.y)}`}
+        readout={`moves ${words(move.x)}, ${words(move.y)}`}
         nudge={nudge}
         onPull={pullFoot}
       >
@@ -62,7 +62,7 @@ export function SecondCopyHandles({ part, placed: { rule, toSheet }, mark }: Sec
         <Handle
           label="Tip of the second copy"
           at={apply(toSheet, far)}
-          telling={`turns ${tidy(turn, 2)}°, scales ${tidy(scale.x, 4)}`}
+          readout={`turns ${tidy(turn, 2)}°, scales ${tidy(scale.x, 4)}`}
           nudge={nudge}
           onPull={pullTip}
         >

@@ -12,7 +12,7 @@ import { useDesk } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 
 interface ShareHandleProps {
   readonly part: Part;
@@ -23,7 +23,7 @@ interface ShareHandleProps {
 /** Where on a line the copies begin or end: pulled along it. */
 export function ShareHandle({ part, placed: { rule, toSheet }, mark }: ShareHandleProps) {
   const edit = useDesk((state) => state.edit);
-  const { nudge } = useLengthWords();
+  const { nudge } = useLengthReadout();
   const back = invert(toSheet);
   const { field, share, line } = mark;
   if (!back || line.length < 2) return null;
@@ -35,7 +35,7 @@ export function ShareHandle({ part, placed: { rule, toSheet }, mark }: ShareHand
     <Handle
       label={`${word} on the line`}
       at={apply(toSheet, at)}
-      telling={`${field} ${Number((share * 100).toFixed(1))} %`}
+      readout={`${field} ${Number((share * 100).toFixed(1))} %`}
       nudge={nudge}
       onPull={(to, gesture) => {
         const next = Number(nearestShare(line, apply(back, to), share).toFixed(4));

@@ -5,7 +5,7 @@ import { importPicture } from "../importPicture";
 import { CloseUp } from "./closeUp";
 import { Marks } from "./marks";
 import { ToolStrip } from "./toolStrip";
-import { WorkWords } from "./workWords";
+import { WorkPanel } from "./workPanel";
 import { usePicture } from "./pictureContext";
 import { useElementSize } from "./useElementSize";
 import { useSheetHand } from "./useSheetHand";
@@ -66,7 +66,7 @@ export function Stage() {
       {size && !swapped && <Marks />}
       {design.parts.length > 0 && <CloseUp />}
       <ToolStrip />
-      <WorkWords />
+      <WorkPanel />
     </div>
   );
 }

@@ -1,8 +1,8 @@
-import { createContext, useContext, type PointerEvent, type ReactNode } from "react";
+import { createContext, useContext, type ReactNode } from "react";
 import { apply, invert, sizeOf, type Matrix, type Point } from "@twin-petal/core";
 
 /** Where a motif is worked on: on a copy of it on the sheet, or in its close-up. */
-export interface Surface {
+interface Surface {
   /** From the motif's own space to the screen's pixels within the surface. */
   readonly toScreen: Matrix;
   /** Pixels a millimetre of the motif. */
@@ -33,10 +33,4 @@ export function useSurface(): Surface {
   const surface = useContext(SurfaceContext);
   if (!surface) throw new Error("this belongs on a surface");
   return surface;
-}
-
-/** The pixel of a pointer within the drawing it is over. */
-export function pixelOf(event: PointerEvent | { clientX: number; clientY: number; currentTarget: Element }): Point {
-  const box = event.currentTarget.closest("svg")?.getBoundingClientRect();
-  return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
 }

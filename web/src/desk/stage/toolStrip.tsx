@@ -3,7 +3,7 @@ import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
 import type { Tool } from "@/store/hand";
 import { HELD_KEYS } from "../heldKeys";
 
-interface ToolWords {
+interface ToolLabels {
   readonly tool: Tool;
   readonly name: string;
   readonly key: string;
@@ -20,7 +20,7 @@ const stroke = {
 } as const;
 
 /** The tools, with the key that takes each up and what the hand does with it. */
-export const TOOL_WORDS: readonly ToolWords[] = [
+export const TOOL_WORDS: readonly ToolLabels[] = [
   {
     tool: "look",
     name: "Look",

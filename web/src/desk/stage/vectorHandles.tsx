@@ -3,7 +3,7 @@ import { useDesk } from "@/store/deskStore";
 import { setFields } from "@/store/edits/rules";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
-import { useLengthWords } from "./lengthWords";
+import { useLengthReadout } from "./useLengthReadout";
 
 interface VectorHandlesProps {
   readonly part: Part;
@@ -14,7 +14,7 @@ interface VectorHandlesProps {
 /** The two sides of a free lattice's cell, each pulled by its end to any length and direction. */
 export function VectorHandles({ part, placed: { rule, toSheet }, mark }: VectorHandlesProps) {
   const edit = useDesk((state) => state.edit);
-  const { words, rounded, nudge } = useLengthWords();
+  const { words, rounded, nudge } = useLengthReadout();
   const back = invert(toSheet);
   if (!back) return null;
   const origin = apply(toSheet, { x: 0, y: 0 });
@@ -22,7 +22,7 @@ export function VectorHandles({ part, placed: { rule, toSheet }, mark }: VectorH
     <Handle
       label={`${which} side of the lattice`}
       at={apply(toSheet, at)}
-      telling={`${words(at.x)} across, ${words(at.y)} down`}
+      readout={`${words(at.x)} across, ${words(at.y)} down`}
       nudge={nudge}
       onPull={(to, gesture) => {
         const { x, y } = apply(back, to);

@@ -1,34 +1,23 @@
 import { useState } from "react";
 import { DropdownMenu } from "radix-ui";
 import { Download } from "lucide-react";
-import { FORMATS, lineArtOf, type Design } from "@twin-petal/core";
+import { FORMATS, type MakeOptions } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { Button } from "@/ui/button";
 import { Menu, MenuItem, MenuLine } from "@/ui/menu";
 import { takeAway } from "../takeAway";
-
-const FORMAT_WORDS: Readonly<Record<string, string>> = {
-  svg: "vectors at real size; opens here again",
-  pdf: "vectors on a page at real size",
-  png: "a picture",
-  "tile.svg": "the seamless tile, as vectors",
-  "tile.png": "the seamless tile, as a picture",
-  "petal.json": "the design file",
-  "scene.json": "every copy’s place, as numbers",
-};
+import { FORMAT_LABELS } from "./formatLabels";
 
 /** Resolutions for pictures: a screen, a proof, a print, a fine print. */
 const RESOLUTIONS = [96, 150, 300, 600] as const;
 /** What line art is drawn with, millimetres. */
 const WEIGHT = 0.35;
-const DRAWN = new Set(["svg", "pdf", "png", "tile.svg", "tile.png"]);
 
 /** Every file the design can be made into; pictures at a chosen resolution, all of them as line art if wanted. */
 export function TakeAwayMenu() {
-  const { now } = useEditing();
   const [dpi, setDpi] = useState<number>(300);
   const [asLines, setAsLines] = useState(false);
-  const designFor = (extension: string): Design => (asLines && DRAWN.has(extension) ? lineArtOf(now(), WEIGHT) : now());
+  const options = { dpi, lineArt: asLines ? WEIGHT : null };
   return (
     <Menu
       trigger={
@@ -37,15 +26,7 @@ export function TakeAwayMenu() {
         </Button>
       }
     >
-      {FORMATS.map(({ extension }) => (
-        <MenuItem key={extension} onSelect={() => void takeAway(designFor(extension), extension, dpi)}>
-          <b className="w-24 font-mono text-[14px]">.{extension}</b>
-          <span className="text-quiet">
-            {FORMAT_WORDS[extension]}
-            {extension.endsWith("png") && ` at ${dpi} dpi`}
-          </span>
-        </MenuItem>
-      ))}
+      <Formats options={options} />
       <MenuLine />
       <DropdownMenu.RadioGroup
         aria-label="Dots an inch of pictures"
@@ -79,4 +60,19 @@ export function TakeAwayMenu() {
       </DropdownMenu.CheckboxItem>
     </Menu>
   );
+}
+
+/** Mounted anew whenever the menu opens: what is offered goes by the design as it is then. */
+function Formats({ options }: { options: Partial<MakeOptions> & { dpi: number } }) {
+  const { now } = useEditing();
+  const design = now();
+  return FORMATS.filter(({ offered }) => offered?.(design) ?? true).map(({ extension, options: takes }) => (
+    <MenuItem key={extension} onSelect={() => void takeAway(now(), extension, options)}>
+      <b className="w-24 font-mono text-[14px]">.{extension}</b>
+      <span className="text-quiet">
+        {FORMAT_LABELS[extension]}
+        {takes.includes("dpi") && ` at ${options.dpi} dpi`}
+      </span>
+    </MenuItem>
+  ));
 }

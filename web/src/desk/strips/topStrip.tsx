@@ -1,13 +1,17 @@
 import { memo } from "react";
-import { Maximize, Minus, Plus, Redo2, Undo2 } from "lucide-react";
-import { Link } from "react-router";
-import { useDesk, useDeskStore, useEditing } from "@/store/deskStore";
+import { Hammer, Maximize, Minus, Plus } from "lucide-react";
+import { Link, useNavigate } from "react-router";
+import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { renameDesign } from "@/store/edits/sheet";
-import { IconButton } from "@/ui/button";
+import { Button, IconButton } from "@/ui/button";
 import { Mark } from "@/ui/mark";
+import { Menu, MenuItem } from "@/ui/menu";
+import { WORKSHOPS } from "@/workshop/workshops";
+import { hasSolids } from "@twin-petal/core";
 import { zoomed } from "@/paint/view";
 import { usePicture } from "../stage/pictureContext";
-import { SaveWords } from "./saveWords";
+import { UndoRedo } from "./undoRedo";
+import { SavePanel } from "./savePanel";
 import { TakeAwayMenu } from "./takeAwayMenu";
 
 /** CSS pixels a millimetre at real size. */
@@ -34,37 +38,48 @@ export const TopStrip = memo(function TopStrip({ onKeys }: { onKeys: () => void 
           className="max-w-72 rounded bg-transparent px-1.5 py-0.5 text-[18px] font-bold hover:bg-page focus:bg-page"
         />
       </h1>
-      <SaveWords />
+      <SavePanel />
       <UndoRedo />
       <Zoom />
       <IconButton label="Keys" onClick={onKeys}>
         <span className="font-bold">?</span>
       </IconButton>
+      <WorkshopMenu />
       <TakeAwayMenu />
     </header>
   );
 });
 
-function UndoRedo() {
-  const back = useDesk((state) => state.history.past.at(-1)?.label);
-  const forward = useDesk((state) => state.history.future.at(-1)?.label);
-  const { undo, redo } = useDeskStore().getState();
+/** The workshops: solids have theirs only where something stands up. */
+function WorkshopMenu() {
+  const design = useDesign();
+  const id = useDesk((state) => state.id);
+  const go = useNavigate();
   return (
-    <span className="ml-2 flex">
-      <IconButton label={back ? `Undo: ${back}` : "Nothing to undo"} disabled={!back} onClick={undo}>
-        <Undo2 size={18} />
-      </IconButton>
-      <IconButton label={forward ? `Redo: ${forward}` : "Nothing to redo"} disabled={!forward} onClick={redo}>
-        <Redo2 size={18} />
-      </IconButton>
-    </span>
+    <Menu
+      trigger={
+        <Button>
+          <Hammer size={16} aria-hidden="true" /> Workshop
+        </Button>
+      }
+    >
+      {WORKSHOPS.filter(({ kind }) => kind !== "solid" || hasSolids(design)).map(({ kind, name, words }) => (
+        <MenuItem key={kind} onSelect={() => void go(`/designs/${id}/${kind}`)}>
+          <b className="w-14">{name}</b>
+          <span className="text-quiet">{words}</span>
+        </MenuItem>
+      ))}
+    </Menu>
   );
 }
 
+/** How large the sheet is shown; the solid view is moved by its own hand. */
 function Zoom() {
+  const isSolid = useDesk((state) => state.hand.solid);
   const { view, size, setView, fit } = usePicture();
   const middle = { x: (size?.width ?? 0) / 2, y: (size?.height ?? 0) / 2 };
   const zoom = (factor: number) => size && setView((current) => zoomed(current, size, factor, middle));
+  if (isSolid) return <span className="ml-auto" />;
   return (
     <span className="ml-auto flex items-center">
       <IconButton label="Zoom out" onClick={() => zoom(1 / ZOOM_STEP)}>

@@ -1,9 +1,11 @@
 import {
+  JOIN_DEFAULT,
   motifOf,
   newPart,
   paletteReference,
   PLACE_DEFAULT,
   tidy,
+  type Baked,
   type Box,
   type Design,
   type Motif,
@@ -131,13 +133,14 @@ function addNamed(part: Part): { edit: Edit; id: string } {
 }
 
 /** A part's copies as one motif without rules, where they stood. */
-export function bakePart(part: Part, motif: Motif, noJoin: Part["join"]): Edit {
+export function bakePart(part: Part, { motif, hasOpacity }: Pick<Baked, "motif" | "hasOpacity">): Edit {
   return partEdit(part.id, `bake “${part.name}”`, (draft) => {
     draft.motif = castDraft(motif);
     draft.cutouts = [];
     draft.rules = [];
     draft.oneEach = false;
-    draft.join = castDraft(noJoin);
+    draft.join = castDraft(JOIN_DEFAULT);
+    if (hasOpacity) draft.finish.opacity = 1;
     draft.at = { ...PLACE_DEFAULT };
   });
 }

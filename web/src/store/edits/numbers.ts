@@ -1,27 +1,17 @@
 import {
-  compileFormula,
-  FormulaError,
-  replaceName,
+  freshNumberName,
+  replaceNumber,
   resolveNumbers,
+  usesOfNumbers,
   type Design,
   type NamedNumber,
   type NumberValue,
 } from "@twin-petal/core";
-import type { Draft } from "immer";
+import { castDraft, current, type Draft } from "immer";
 import type { Edit } from "../edit";
-import { visitDesign, visitFormulas, visitMotif, visitRule } from "./formulas";
-
-/** A name no number has yet. */
-function freshName(design: Design): string {
-  const taken = new Set(design.numbers.map(({ name }) => name));
-  for (let number = 1; ; number++) {
-    const name = number === 1 ? "size" : `size${number}`;
-    if (!taken.has(name)) return name;
-  }
-}
 
 export function addNumber(design: Design): Edit {
-  const name = freshName(design);
+  const name = freshNumberName(design, "size");
   return { label: `name a number ${name}`, apply: (draft) => void draft.numbers.push({ name, value: 10 }) };
 }
 
@@ -40,11 +30,7 @@ export function setNumber(name: string, value: NumberValue, label: string, gestu
 export function renameNumber(name: string, to: string): Edit {
   return {
     label: `rename ${name} to ${to}`,
-    apply(draft) {
-      rewriteFormulas(draft, (formula) => replaceName(formula, name, to));
-      const number = draft.numbers.find((known) => known.name === name);
-      if (number) number.name = to;
-    },
+    apply: (draft) => putNumber(draft, name, to, (number) => [{ ...number, name: to }]),
   };
 }
 
@@ -52,13 +38,19 @@ export function renameNumber(name: string, to: string): Edit {
 export function removeNumber(design: Design, name: string): Edit {
   const value = resolveNumbers(design.numbers).values.get(name) ?? 0;
   const literal = value < 0 ? `(${value})` : String(value);
-  return {
-    label: `remove the number ${name}`,
-    apply(draft) {
-      draft.numbers = draft.numbers.filter((known) => known.name !== name);
-      rewriteFormulas(draft, (formula) => replaceName(formula, name, literal));
-    },
-  };
+  return { label: `remove the number ${name}`, apply: (draft) => putNumber(draft, name, literal, () => []) };
+}
+
+/** Puts another text in a number's place, in every formula that uses it, and what is to be in the place of the number itself. */
+function putNumber(
+  draft: Draft<Design>,
+  name: string,
+  replacement: string,
+  instead: (number: NamedNumber) => NamedNumber[],
+): void {
+  const design = current(draft);
+  const numbers = design.numbers.flatMap((number) => (number.name === name ? instead(number) : [number]));
+  Object.assign(draft, castDraft(replaceNumber({ ...design, numbers }, name, replacement)));
 }
 
 /** Sets a number's range and step; undefined takes one away. */
@@ -76,36 +68,26 @@ export function setRange(name: string, change: Partial<Record<"min" | "max" | "s
   };
 }
 
-/** For each name the places whose formulas use it, in words: "Blade: count of the turn", "the number pitch". */
-export function usesOf(design: Design): ReadonlyMap<string, readonly string[]> {
-  const uses = new Map<string, string[]>();
-  const note = (place: string) => (formula: string, _holder: object, key: string) => {
-    for (const name of namesIn(formula)) uses.set(name, [...(uses.get(name) ?? []), `${place}${key}`]);
-  };
-  visitFormulas(design.sheet, note("the sheet’s "));
-  for (const number of design.numbers) visitFormulas({ value: number.value }, note(`the number ${number.name}, its `));
-  visitFormulas(design.guides, note("a guide’s "));
-  for (const part of design.parts) {
-    const { motif, rules, cutouts, ...rest } = part;
-    visitMotif(motif, note(`${part.name}: motif’s `));
-    cutouts.forEach((cutout) => visitMotif(cutout, note(`${part.name}: cutout’s `)));
-    rules.forEach((rule) => visitRule(rule, note(`${part.name}: ${rule.kind}’s `)));
-    visitFormulas(rest, note(`${part.name}: `));
-  }
-  return uses;
+/** For each name the places whose formulas use it, in words: "Blade: turn’s count", "the number pitch, its value". */
+export function numberUses(design: Design): ReadonlyMap<string, readonly string[]> {
+  const uses = usesOfNumbers(design);
+  return new Map([...uses].map(([name, paths]) => [name, paths.map((path) => placeInWords(design, path))]));
 }
 
-function namesIn(formula: string): readonly string[] {
-  try {
-    return compileFormula(formula).names;
-  } catch (error) {
-    if (error instanceof FormulaError) return [];
-    throw error;
-  }
-}
+const PLACE = /^(sheet|numbers|guides|parts)(?:\[(\d+)\])?\.(.*)$/;
 
-function rewriteFormulas(draft: Draft<Design>, rewrite: (formula: string) => string): void {
-  visitDesign(draft, (formula, holder, key) => Reflect.set(holder, key, rewrite(formula)));
+/** A path of the design file as the place is called on the desk. */
+function placeInWords(design: Design, path: string): string {
+  const [, list = "", index = "0", within = ""] = PLACE.exec(path) ?? [];
+  const key = /([A-Za-z]+)(?:\[\d+\])*$/.exec(within)?.[1] ?? within;
+  if (list === "sheet") return `the sheet’s ${key}`;
+  if (list === "numbers") return `the number ${design.numbers[Number(index)]?.name ?? ""}, its ${key}`;
+  if (list === "guides") return `a guide’s ${key}`;
+  const part = design.parts[Number(index)];
+  const [owner = ""] = within.split(".");
+  const rule = /^rules\[(\d+)\]/.exec(owner);
+  const whose = rule ? part?.rules[Number(rule[1])]?.kind : /^(motif|cutout)/.exec(owner)?.[0];
+  return whose === undefined ? `${part?.name ?? ""}: ${key}` : `${part?.name ?? ""}: ${whose}’s ${key}`;
 }
 
 /** What one turn of the wheel adds to a named number. */

@@ -1,5 +1,14 @@
-import { LINE_DEFAULT, motifOf, newPart, type Design, type LineValue, type Motif, type Part } from "@twin-petal/core";
-import { castDraft, type Draft } from "immer";
+import {
+  forgetPart,
+  LINE_DEFAULT,
+  motifOf,
+  newPart,
+  type Design,
+  type LineValue,
+  type Motif,
+  type Part,
+} from "@twin-petal/core";
+import { castDraft, current, type Draft } from "immer";
 import type { Edit } from "../edit";
 import { freshId } from "./freshId";
 import { scaledDefaults } from "./scaledDefaults";
@@ -69,36 +78,9 @@ export function removePart({ id, name }: Part): Edit {
     label: `remove “${name}”`,
     apply(draft) {
       draft.parts = draft.parts.filter((part) => part.id !== id);
-      forgetPart(draft.parts, id);
+      Object.assign(draft, castDraft(forgetPart(current(draft), id)));
     },
   };
-}
-
-/** Fields that name another part. */
-const NAMES_A_PART = new Set(["part", "path", "region", "fill"]);
-/** Fields that list other parts. */
-const LISTS_PARTS = new Set(["avoid", "cutBy"]);
-
-/** Takes a part's id out of every field that names it, so that nothing follows what is gone. */
-function forgetPart(holder: object, id: string): void {
-  const entries: [string, unknown][] = Object.entries(holder);
-  for (const [key, value] of entries) {
-    if (value === id && NAMES_A_PART.has(key)) Reflect.deleteProperty(holder, key);
-    else if (key === "inside" && value === id) Reflect.set(holder, key, null);
-    else if (LISTS_PARTS.has(key) && Array.isArray(value))
-      Reflect.set(
-        holder,
-        key,
-        value.filter((name) => name !== id),
-      );
-    else if (key === "on" && isOn(value, id)) Reflect.deleteProperty(holder, key);
-    else if (typeof value === "object" && value !== null) forgetPart(value, id);
-  }
-}
-
-/** Whether it is what lettering stands on, and that the part's line. */
-function isOn(value: unknown, id: string): boolean {
-  return typeof value === "object" && value !== null && "part" in value && value.part === id;
 }
 
 export function duplicatePart(design: Design, part: Part): { edit: Edit; id: string } {

@@ -25,7 +25,7 @@ const MOST_COPIES = 4_000;
  */
 export function surprise(before: Design, part: string | null, seed: number, gesture: string): Edit {
   for (let attempt = 0; attempt < TRIES; attempt++) {
-    const edit = thrown(before, part, seed * TRIES + attempt, seed, gesture);
+    const edit = rolled(before, part, seed * TRIES + attempt, seed, gesture);
     const { problems, parts } = resolveDesign(applyEdit(before, edit));
     const copies = parts.map(({ rules }) => rules.reduce((product, { prepared }) => product * prepared.copies, 1));
     if (problems.length === 0 && copies.every((count) => count <= MOST_COPIES)) return edit;
@@ -33,7 +33,7 @@ export function surprise(before: Design, part: string | null, seed: number, gest
   return { label: `surprise ${seed}`, gesture, apply: () => undefined };
 }
 
-function thrown(before: Design, part: string | null, seed: number, shown: number, gesture: string): Edit {
+function rolled(before: Design, part: string | null, seed: number, shown: number, gesture: string): Edit {
   const random = randomFrom(seed);
   const ranged = before.numbers.some(isRanged);
   return {
@@ -43,15 +43,15 @@ function thrown(before: Design, part: string | null, seed: number, shown: number
       // What an earlier throw of the same gesture has set is set anew.
       if (ranged) {
         draft.numbers = castDraft(
-          before.numbers.map((number) => (isRanged(number) ? throwNamed(number, random) : number)),
+          before.numbers.map((number) => (isRanged(number) ? rollNamed(number, random) : number)),
         );
         return;
       }
       const index = before.parts.findIndex(({ id }) => id === part);
       const [source, target] = [before.parts[index], draft.parts.find(({ id }) => id === part)];
       if (!source || !target) return;
-      target.motif = castDraft(throwFields(source.motif, motifOf(source.motif.kind)?.fields ?? {}, random));
-      target.rules = castDraft(source.rules.map((rule) => throwFields(rule, ruleOf(rule.kind)?.fields ?? {}, random)));
+      target.motif = castDraft(rollFields(source.motif, motifOf(source.motif.kind)?.fields ?? {}, random));
+      target.rules = castDraft(source.rules.map((rule) => rollFields(rule, ruleOf(rule.kind)?.fields ?? {}, random)));
     },
   };
 }
@@ -62,25 +62,25 @@ function isRanged(number: NamedNumber): number is Ranged {
   return typeof number.value === "number" && number.min !== undefined && number.max !== undefined;
 }
 
-function throwNamed(number: Ranged, random: () => number): NamedNumber {
+function rollNamed(number: Ranged, random: () => number): NamedNumber {
   const step = stepOf(number);
   const steps = Math.floor((number.max - number.min) / step + 1e-9);
   return { ...number, value: Number((number.min + Math.floor(random() * (steps + 1)) * step).toFixed(6)) };
 }
 
-function throwFields<S extends StoredFields>(stored: S, fields: FieldTable, random: () => number): S {
+function rollFields<S extends StoredFields>(stored: S, fields: FieldTable, random: () => number): S {
   const next: S = { ...stored };
   for (const [name, field] of Object.entries(fields)) {
     const value = stored[name];
     const thrown =
       field.type === "number" && (value === undefined || typeof value === "number")
-        ? throwValue(value ?? field.default, field, random)
+        ? rollValue(value ?? field.default, field, random)
         : field.type === "following" && typeof value === "number"
-          ? throwValue(value, field, random)
+          ? rollValue(value, field, random)
           : field.type === "pair" && isPair(value) && typeof value.x === "number" && typeof value.y === "number"
-            ? { x: throwValue(value.x, field, random), y: throwValue(value.y, field, random) }
+            ? { x: rollValue(value.x, field, random), y: rollValue(value.y, field, random) }
             : field.type === "pair" && typeof value === "number"
-              ? throwValue(value, field, random)
+              ? rollValue(value, field, random)
               : value;
     if (thrown !== undefined && thrown !== value) Reflect.set(next, name, thrown);
   }
@@ -90,7 +90,7 @@ function throwFields<S extends StoredFields>(stored: S, fields: FieldTable, rand
 type Numeric = Extract<Field, { type: "number" | "following" | "pair" }>;
 
 /** From half to half again; what is 0 stays 0. */
-function throwValue(value: number, { min, max, whole }: Numeric, random: () => number): number {
+function rollValue(value: number, { min, max, whole }: Numeric, random: () => number): number {
   if (value === 0) return 0;
   const next = value * (0.5 + random());
   const bounded = Math.min(max, Math.max(min, whole ? Math.round(next) : Number(next.toPrecision(3))));

@@ -1,19 +1,20 @@
 import { isStraight } from "../../../geometry/cubic";
 import { multiply, type Matrix } from "../../../geometry/matrix";
 import { boxOfPath, segmentsOf, transformPath, type Path } from "../../../geometry/path";
-import type { Walk } from "./collectShapes";
+import type { Importing } from "./importing";
 import { elementPath, type Viewport } from "./elementPath";
 import { transformOf } from "./transforms";
 
 /** An area shapes are kept within, millimetres. */
 export interface Clip {
+  /** The area outside which nothing is seen. */
   readonly path: Path;
   /** Whether it is an upright rectangle, so that its box says all. */
   readonly upright: boolean;
 }
 
 /** The area of a clipPath; null where it cannot be read as one. */
-export function clipOf(id: string, toSheet: Matrix, viewport: Viewport, { ids, leftOut }: Walk): Clip | null {
+export function clipOf(id: string, toSheet: Matrix, viewport: Viewport, { ids, leftOut }: Importing): Clip | null {
   const element = ids.get(id);
   if (!element || element.name !== "clipPath") return null;
   if (element.attributes.get("clipPathUnits") === "objectBoundingBox") {

@@ -1,18 +1,19 @@
-import type { SvgShapeValue } from "../../../design/structures";
-import { MOST_SHAPES } from "../../../design/most";
+import type { SvgShapeValue } from "../source";
+import { MOST_SHAPES } from "../../../fields/most";
 import { combine } from "../../../geometry/boolean/boolean";
 import { multiply, sizeOf, translation, type Matrix } from "../../../geometry/matrix";
 import { transformPath, type Path } from "../../../geometry/path";
-import { decimals } from "../../../make/decimals";
-import { pathData } from "../../../make/pathData";
+import { decimals } from "../../../geometry/decimals";
+import { pathData } from "../../../geometry/pathData";
 import { clipOf, insideClip, type Clip } from "./clips";
 import { elementPath, type Viewport } from "./elementPath";
 import { middleColor } from "./gradients";
+import type { Importing } from "./importing";
 import type { LeftOut } from "./leftOut";
 import { numbersIn, pixelsOfLength } from "./lengths";
 import { ImportRefused } from "./refused";
 import { fillRuleOf, lineOf, paintOf, ROOT_STYLE, styleOf, type ImportedPaint, type Style } from "./style";
-import { readStylesheet, type Stylesheet } from "./stylesheet";
+import { readStylesheet } from "./stylesheet";
 import { transformOf, viewBoxMap } from "./transforms";
 import type { XmlElement } from "./xmlTree";
 
@@ -34,13 +35,6 @@ const GROUPS = new Set(["svg", "g", "a", "switch"]);
 const DEEPEST_USE = 20;
 /** Elements looked at in all, those met again through uses included. */
 const MOST_VISITS = 60_000;
-
-/** All that stays the same while a file is walked through. */
-export interface Walk {
-  readonly ids: ReadonlyMap<string, XmlElement>;
-  readonly sheet: Stylesheet;
-  readonly leftOut: LeftOut;
-}
 
 interface Place {
   readonly toSheet: Matrix;
@@ -82,7 +76,7 @@ class Collector {
   readonly shapes: SvgShapeValue[] = [];
   private visited = 0;
 
-  constructor(private readonly walk: Walk) {}
+  constructor(private readonly walk: Importing) {}
 
   take(element: XmlElement, outer: Place): void {
     const { name } = element;

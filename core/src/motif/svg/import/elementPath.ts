@@ -9,7 +9,9 @@ import type { XmlElement } from "./xmlTree";
 
 /** The viewport lengths in per cent are taken of, pixels. */
 export interface Viewport {
+  /** Pixels. */
   readonly width: number;
+  /** Pixels. */
   readonly height: number;
 }
 

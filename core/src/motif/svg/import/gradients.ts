@@ -1,10 +1,10 @@
 import { formatHex, formatHex8, interpolate, parse, type Color } from "culori";
-import type { Walk } from "./collectShapes";
+import type { Importing } from "./importing";
 import { ROOT_STYLE, styleOf } from "./style";
 import type { XmlElement } from "./xmlTree";
 
 /** The colour half way along a gradient, which stands for it; null where there is none. */
-export function middleColor(element: XmlElement, walk: Walk, trail: readonly XmlElement[] = []): string | null {
+export function middleColor(element: XmlElement, walk: Importing, trail: readonly XmlElement[] = []): string | null {
   if (!/Gradient$/.test(element.name) || trail.includes(element)) return null;
   const stops = element.children.filter(({ name }) => name === "stop");
   if (stops.length === 0) {

@@ -1,8 +1,8 @@
-import type { SvgShapeValue, SvgSourceValue } from "../../../design/structures";
+import type { SvgShapeValue, SvgSourceValue } from "../source";
 import { EMPTY_BOX, isEmpty, joinBoxes } from "../../../geometry/box";
 import { multiply, scaling, translation } from "../../../geometry/matrix";
 import { boxOfPath, transformPath } from "../../../geometry/path";
-import { pathData } from "../../../make/pathData";
+import { pathData } from "../../../geometry/pathData";
 import { pathOfData } from "../pathOfData";
 import { collectShapes } from "./collectShapes";
 import { LeftOut, type Omission } from "./leftOut";

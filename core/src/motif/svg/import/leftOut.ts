@@ -1,6 +1,8 @@
 /** Something of a file that was not taken over, and how often it stood there. */
 export interface Omission {
+  /** In words. */
   readonly what: string;
+  /** How often it was met. */
   readonly times: number;
 }
 

@@ -1,14 +1,15 @@
-const MILLIMETRES: Readonly<Record<string, number>> = {
-  "": 25.4 / 96,
-  px: 25.4 / 96,
-  mm: 1,
-  cm: 10,
-  in: 25.4,
-  pt: 25.4 / 72,
-  pc: 25.4 / 6,
-  q: 0.25,
-  em: (25.4 / 96) * 16,
-  ex: (25.4 / 96) * 8,
+/** Pixels in a unit, as CSS has them: 96 in an inch. */
+const PIXELS: Readonly<Record<string, number>> = {
+  "": 1,
+  px: 1,
+  in: 96,
+  cm: 96 / 2.54,
+  mm: 96 / 25.4,
+  q: 96 / 101.6,
+  pt: 96 / 72,
+  pc: 16,
+  em: 16,
+  ex: 8,
 };
 const LENGTH = /^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*|%)\s*$/i;
 
@@ -18,8 +19,8 @@ export function pixelsOfLength(text: string | undefined, whole: number): number 
   if (!match) return null;
   const [, digits = "", unit = ""] = match;
   if (unit === "%") return (Number(digits) / 100) * whole;
-  const millimetres = MILLIMETRES[unit.toLowerCase()];
-  return millimetres === undefined ? null : (Number(digits) * millimetres * 96) / 25.4;
+  const pixels = PIXELS[unit.toLowerCase()];
+  return pixels === undefined ? null : Number(digits) * pixels;
 }
 
 /** All numbers in a list such as points or a viewBox. */

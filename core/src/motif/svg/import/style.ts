@@ -1,17 +1,20 @@
+import type { Cap, LineJoin } from "../../../geometry/strip/lineShape";
 import { formatHex, formatHex8, parse, type Color } from "culori";
-import type { Cap, LineJoin } from "../../../design/design";
 import { numbersIn, pixelsOfLength } from "./lengths";
 import { inlineDeclarations, type Stylesheet } from "./stylesheet";
 import type { XmlElement } from "./xmlTree";
 
 /** How an element is painted, inherited and its own. Lengths in its own pixels. */
 export interface Style {
+  /** What it is painted with, by name. */
   readonly properties: ReadonlyMap<string, string>;
   /** Of the element and all groups around it. */
   readonly opacity: number;
+  /** Whether it is seen at all. */
   readonly shown: boolean;
 }
 
+/** What holds where a picture says nothing. */
 export const ROOT_STYLE: Style = { properties: new Map(), opacity: 1, shown: true };
 
 /** Properties that pass from a group to what is in it. */
@@ -62,6 +65,7 @@ function shareOf(text: string | undefined): number {
 export type ImportedPaint =
   { readonly color: string } | { readonly reference: string; readonly fallback: string | null } | null;
 
+/** A fill or a stroke as a colour; null for none. */
 export function paintOf({ properties }: Style, property: "fill" | "stroke"): ImportedPaint {
   const text = (properties.get(property) ?? (property === "fill" ? "black" : "none")).trim();
   const opacity = shareOf(properties.get(`${property}-opacity`));
@@ -74,24 +78,27 @@ export function paintOf({ properties }: Style, property: "fill" | "stroke"): Imp
 }
 
 /** A CSS colour as `#RRGGBB`, or `#RRGGBBAA` where it lets something through; null where it is none. */
-export function hexOf(text: string, opacity = 1): string | null {
+function hexOf(text: string, opacity = 1): string | null {
   const color: Color | undefined = parse(text.trim());
   if (!color) return null;
   const alpha = (color.alpha ?? 1) * opacity;
   return (alpha >= 1 ? formatHex(color) : formatHex8({ ...color, alpha })).toUpperCase();
 }
 
+/** The rule a shape is filled by. */
 export function fillRuleOf({ properties }: Style): "nonzero" | "evenodd" {
   return properties.get("fill-rule")?.trim() === "evenodd" ? "evenodd" : "nonzero";
 }
 
-export interface ImportedLine {
+/** A stroke of an imported picture, in the picture's own units. */
+interface ImportedLine {
   readonly width: number;
   readonly cap: Cap;
   readonly join: LineJoin;
   readonly dash: readonly number[];
 }
 
+/** A shape's stroke; null for none. */
 export function lineOf({ properties }: Style, diagonal: number): ImportedLine {
   const cap = properties.get("stroke-linecap")?.trim();
   const join = properties.get("stroke-linejoin")?.trim();

@@ -10,6 +10,7 @@ interface StyleRule {
   readonly declarations: ReadonlyMap<string, string>;
 }
 
+/** The rules of a picture's style sheets, and what of them cannot be read. */
 export interface Stylesheet {
   /** What the rules say about an element, the stronger rule winning. */
   declarationsFor: (element: XmlElement) => ReadonlyMap<string, string>;

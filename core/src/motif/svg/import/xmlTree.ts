@@ -5,7 +5,9 @@ import { ImportRefused } from "./refused";
 export interface XmlElement {
   /** Its name without a prefix. */
   readonly name: string;
+  /** As they are written. */
   readonly attributes: ReadonlyMap<string, string>;
+  /** In order. */
   readonly children: XmlElement[];
   /** Text directly in it. */
   text: string;

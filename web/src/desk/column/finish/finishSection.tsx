@@ -1,9 +1,8 @@
 import { memo } from "react";
 import {
-  BLENDS,
+  FINISH,
   FINISH_DEFAULT,
   LINE_GRADIENT_OVER,
-  OPACITY,
   paletteReference,
   type FillValue,
   type Finish,
@@ -15,11 +14,11 @@ import { setFinish, setLine } from "@/store/edits/finish";
 import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
-import { BoundNumber } from "../../fields/boundNumber";
+import { TableNumber } from "../../fields/tableNumber";
 import { WordButton } from "../../fields/wordButton";
-import { EffectWords } from "./effectWords";
-import { FillWords } from "./fillWords";
-import { LineManner, WidthWords } from "./lineWords";
+import { EffectPanel } from "./effectsPanel";
+import { FillPanel } from "./fillPanel";
+import { LineManner, WidthPanel } from "./linePanels";
 
 const asChoices = <C extends string>(values: readonly C[]) => values.map((value) => ({ value, words: value }));
 
@@ -56,7 +55,7 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
         ) : (
           <>
             <b>Filled</b> with{" "}
-            <FillWords
+            <FillPanel
               label="fill"
               fill={fill}
               palette={palette}
@@ -78,8 +77,8 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
           </>
         ) : (
           <>
-            <b>A line</b> <WidthWords part={id} line={line} /> in{" "}
-            <FillWords
+            <b>A line</b> <WidthPanel part={id} line={line} /> in{" "}
+            <FillPanel
               label="line"
               fill={line.paint}
               palette={palette}
@@ -95,13 +94,10 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
       </Sentence>
       <Sentence>
         Each copy{" "}
-        <BoundNumber
+        <TableNumber
           label="opacity"
           stored={finish.opacity}
-          standard={1}
-          quantity="share"
-          limits={OPACITY}
-          step={0.05}
+          field={FINISH.fields.opacity}
           onSet={(opacity, change, gesture) =>
             edit(setFinish(id, "opacity", opacity ?? 1, change, gestureOf("opacity", gesture)))
           }
@@ -110,12 +106,12 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
         <Choice
           label="blend"
           value={finish.blend}
-          choices={asChoices(BLENDS)}
+          choices={asChoices(FINISH.fields.blend.choices)}
           onChange={(blend) => edit(setFinish(id, "blend", blend, `blend by ${blend}`))}
         />
         .
       </Sentence>
-      <EffectWords part={id} finish={finish} palette={palette} />
+      <EffectPanel part={id} finish={finish} palette={palette} />
     </section>
   );
 });

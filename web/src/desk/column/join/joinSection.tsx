@@ -1,5 +1,5 @@
 import { memo, useState } from "react";
-import { JOIN_MODES, SHEET, type Join, type JoinMode } from "@twin-petal/core";
+import { JOIN_OF, SHEET, type Join, type JoinMode } from "@twin-petal/core";
 import { rehearsed, useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { limitBy, setJoin } from "@/store/edits/join";
 import { Choice } from "@/ui/choice";
@@ -11,35 +11,21 @@ import { WordButton } from "../../fields/wordButton";
 import { PictureItem, PICTURE_SIZE } from "../../live/pictureItem";
 import { useLivePictures } from "../../live/useLivePictures";
 import { usePicture } from "../../stage/pictureContext";
-import { FaceWords } from "./faceWords";
-import { OffsetWords } from "./offsetWords";
-import { WeaveWords } from "./weaveWords";
-
-interface ModeWords {
-  readonly name: string;
-  /** What the copies are then, in a sentence. */
-  readonly promise: string;
-}
-
-const MODE_WORDS: Readonly<Record<JoinMode, ModeWords>> = {
-  apart: { name: "apart", promise: "painted one over the other" },
-  merge: { name: "merged", promise: "united into one outline" },
-  evenOdd: { name: "even-odd", promise: "filled and hollow in turn where they overlap" },
-  faces: { name: "faces", promise: "split into faces where they cross" },
-  weave: { name: "woven", promise: "going over and under each other in turn" },
-};
+import { OffsetPanel } from "./offsetPanel";
+import { JOIN_LABELS, labelsOfJoin } from "./ways/list";
 
 /** How the copies meet, what takes from them, and what keeps them. */
 export const JoinSection = memo(function JoinSection({ part, join }: { part: string; join: Join }) {
   const { edit } = useEditing();
   const { report } = usePicture();
+  const { takesOffset, takesDoubled } = JOIN_OF[join.mode];
+  const { Panel } = labelsOfJoin(join.mode);
   const hasWedge = report?.chosen?.id === part && report.chosen.wedge !== null;
   return (
     <section aria-label="Join">
       <Sentence>
         The copies are <ModeChoice part={part} mode={join.mode} />
-        {join.mode === "faces" && <FaceWords part={part} join={join} />}
-        {join.mode === "weave" && <WeaveWords part={part} join={join} />}.
+        {Panel && <Panel part={part} join={join} />}.
         <Limits part={part} join={join} />
         {(hasWedge || join.trimToWedge) && (
           <>
@@ -65,8 +51,8 @@ export const JoinSection = memo(function JoinSection({ part, join }: { part: str
             .
           </>
         )}
-        {join.mode !== "faces" && join.mode !== "weave" && <OffsetWords part={part} offset={join.offset} />}
-        {join.mode === "apart" && (
+        {takesOffset && <OffsetPanel part={part} offset={join.offset} />}
+        {takesDoubled && (
           <>
             {" "}
             Lines that lie on each other are{" "}
@@ -97,11 +83,9 @@ export const JoinSection = memo(function JoinSection({ part, join }: { part: str
 
 /** The ways to join, each a live picture of this ornament. */
 function ModeChoice({ part, mode }: { part: string; mode: JoinMode }) {
+  const { name, promise } = labelsOfJoin(mode);
   return (
-    <Menu
-      beside
-      trigger={<OpeningWord label={`join: ${MODE_WORDS[mode].name}`}>{MODE_WORDS[mode].promise}</OpeningWord>}
-    >
+    <Menu beside trigger={<OpeningWord label={`join: ${name}`}>{promise}</OpeningWord>}>
       <Modes part={part} />
     </Menu>
   );
@@ -110,15 +94,21 @@ function ModeChoice({ part, mode }: { part: string; mode: JoinMode }) {
 function Modes({ part }: { part: string }) {
   const store = useDeskStore();
   const { edit } = useEditing();
-  const take = (mode: JoinMode) => edit(setJoin(part, { mode }, `join: ${MODE_WORDS[mode].name}`));
+  const take = (mode: JoinMode, name: string) => edit(setJoin(part, { mode }, `join: ${name}`));
   const [wanted] = useState(() =>
-    JOIN_MODES.map((mode) => ({ key: mode, design: rehearsed(store, () => take(mode)) })),
+    JOIN_LABELS.map(({ kind, name }) => ({ key: kind, design: rehearsed(store, () => take(kind, name)) })),
   );
   const pictures = useLivePictures(wanted, "own", PICTURE_SIZE, true);
   return (
     <MenuPictures>
-      {JOIN_MODES.map((mode) => (
-        <PictureItem key={mode} {...MODE_WORDS[mode]} picture={pictures.get(mode)} onSelect={() => take(mode)} />
+      {JOIN_LABELS.map(({ kind, name, promise }) => (
+        <PictureItem
+          key={kind}
+          name={name}
+          promise={promise}
+          picture={pictures.get(kind)}
+          onSelect={() => take(kind, name)}
+        />
       ))}
     </MenuPictures>
   );

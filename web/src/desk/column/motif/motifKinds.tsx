@@ -1,27 +1,12 @@
-import type { ReactNode } from "react";
 import { boxOfPath, designResolver, motifOf, MOTIFS, outlineOf, pathData } from "@twin-petal/core";
+import { madeMotif } from "./made/list";
 
-/** How a kind of motif is offered: by a name people say, and a promise. */
-interface KindWords {
-  readonly name: string;
-  readonly promise: string;
-}
-
-/** Motifs that are made rather than chosen ready, in the order they are offered. */
-export const MADE_KINDS: Readonly<Record<string, KindWords>> = {
-  drawn: { name: "drawing", promise: "straight and curved segments" },
-  freehand: { name: "strokes", promise: "drawn by hand onto the ornament" },
-  walk: { name: "walk", promise: "go, turn, and do it again" },
-  text: { name: "lettering", promise: "words, straight or around" },
-  part: { name: "whole part", promise: "a finished ornament, repeated again" },
-  svg: { name: "picture", promise: "an SVG from another program" },
-};
-
+/** Kinds of motif that are ready shapes, in the order they are offered. */
 export const READY_KINDS: readonly string[] = MOTIFS.filter(({ origin }) => origin === "ready").map(({ kind }) => kind);
 
 /** What a kind is called in sentences. */
 export function kindName(kind: string): string {
-  return kind === "compound" ? "combination" : (MADE_KINDS[kind]?.name ?? kind);
+  return kind === "compound" ? "combination" : (madeMotif(kind)?.name ?? kind);
 }
 
 /** The article a kind's name takes in a sentence; none where it stands by itself. */
@@ -30,23 +15,10 @@ export function articleOf(name: string): string {
   return /^[aeiou]/.test(name) ? "An " : "A ";
 }
 
-const MADE_MARKS: Readonly<Record<string, ReactNode>> = {
-  drawn: (
-    <path d="M5 27 9 9 23 5 27 21ZM5 27m-2 0a2 2 0 1 0 4 0 2 2 0 1 0-4 0M27 21m-2 0a2 2 0 1 0 4 0 2 2 0 1 0-4 0" />
-  ),
-  freehand: <path d="M3 22C7 8 12 8 14 16S20 28 23 18 27 9 30 11" />,
-  walk: <path d="M4 28V20H12V12H20V4H28" />,
-  text: <path d="M6 26 14 6 22 26M9 19H19M25 26V14" />,
-  part: (
-    <path d="M16 16m-3 0a3 3 0 1 0 6 0 3 3 0 1 0-6 0M16 4a5 4 0 0 1 0 9 5 4 0 0 1 0-9ZM16 19a5 4 0 0 1 0 9 5 4 0 0 1 0-9ZM4 16a4 5 0 0 1 9 0 4 5 0 0 1-9 0ZM19 16a4 5 0 0 1 9 0 4 5 0 0 1-9 0" />
-  ),
-  svg: <path d="M5 5H27V27H5ZM5 21 12 14 18 20 22 16 27 21" />,
-};
-
 /** A small picture of a kind of motif, for choosing. */
 export function MotifPicture({ kind, size = 34 }: { kind: string; size?: number }) {
   const definition = motifOf(kind);
-  const mark = MADE_MARKS[kind];
+  const mark = madeMotif(kind)?.mark;
   if (mark) {
     return (
       <svg width={size} height={size} viewBox="0 0 32 32" aria-hidden="true" {...LINE}>

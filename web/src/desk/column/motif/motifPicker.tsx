@@ -3,7 +3,8 @@ import { rehearsed, useDeskStore } from "@/store/deskStore";
 import { Menu, MenuHeading, MenuItem, MenuLine, MenuPictures } from "@/ui/menu";
 import { PictureItem, PICTURE_SIZE } from "../../live/pictureItem";
 import { useLivePictures } from "../../live/useLivePictures";
-import { MADE_KINDS, MotifPicture, READY_KINDS } from "./motifKinds";
+import { MADE_MOTIFS } from "./made/list";
+import { MotifPicture, READY_KINDS } from "./motifKinds";
 
 interface MotifPickerProps {
   readonly trigger: ReactNode;
@@ -40,7 +41,7 @@ function Choices({ onPick, readyOnly = false }: Omit<MotifPickerProps, "trigger"
         <>
           <MenuLine />
           <MenuHeading>Made by you</MenuHeading>
-          {Object.entries(MADE_KINDS).map(([kind, { name, promise }]) => (
+          {MADE_MOTIFS.map(({ kind, name, promise }) => (
             <MenuItem key={kind} onSelect={() => onPick(kind)}>
               <MotifPicture kind={kind} size={28} /> <b className="font-medium">{name}</b>
               <span className="text-[15px] text-quiet">{promise}</span>

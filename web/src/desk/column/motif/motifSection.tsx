@@ -11,7 +11,7 @@ import {
   type Operation,
   type PlaceValue,
 } from "@twin-petal/core";
-import { memo, useState, type ComponentType } from "react";
+import { memo, useState } from "react";
 import { useEditing } from "@/store/deskStore";
 import { bakeMotif } from "@/store/edits/drawn";
 import { addNested, combineWith, takeApart } from "@/store/edits/nested";
@@ -24,25 +24,12 @@ import { FieldsProvider } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
 import { MOTIF_SENTENCES } from "../../sentences/motifSentences";
 import { usePicture } from "../../stage/pictureContext";
-import { DrawnWords } from "./drawnWords";
-import { FreehandWords } from "./freehandWords";
+import { madeMotif } from "./made/list";
 import { articleOf, kindName } from "./motifKinds";
 import { MotifPicker } from "./motifPicker";
 import { NestedMotifs } from "./nestedList";
-import { PictureWords } from "./pictureWords";
 import { PlaceNumbers } from "./placeNumbers";
-import { TextWords } from "./textWords";
 import { useMotifMaker } from "./useMotifMaker";
-import { WalkWords } from "./walkWords";
-
-/** What made motifs have to say beyond one sentence. */
-const PANELS: Readonly<Record<string, ComponentType>> = {
-  drawn: DrawnWords,
-  freehand: FreehandWords,
-  walk: WalkWords,
-  text: TextWords,
-  svg: PictureWords,
-};
 
 interface MotifSectionProps {
   readonly part: string;
@@ -54,7 +41,7 @@ interface MotifSectionProps {
 export const MotifSection = memo(function MotifSection({ part, motif, cutouts }: MotifSectionProps) {
   const { begin, fileChooser } = useMotifMaker();
   const Words = MOTIF_SENTENCES[motif.kind];
-  const Panel = PANELS[motif.kind];
+  const Panel = madeMotif(motif.kind)?.Panel;
   const name = kindName(motif.kind);
   return (
     <section aria-label="Motif">
@@ -70,7 +57,7 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
             }
           />{" "}
           {Words && <Words />}
-          {motif.kind === "compound" && <CombinedWords part={part} motif={motif} />}
+          {motif.kind === "compound" && <CombinedPanel part={part} motif={motif} />}
         </Sentence>
         {Panel && <Panel />}
       </FieldsProvider>
@@ -96,7 +83,7 @@ const OPERATION_WORDS: Readonly<Record<Operation, string>> = {
 };
 
 /** How the shapes are combined, and each of them. */
-function CombinedWords({ part, motif }: { part: string; motif: Motif }) {
+function CombinedPanel({ part, motif }: { part: string; motif: Motif }) {
   const { edit, now } = useEditing();
   const op = OPERATIONS.find((known) => known === motif.op) ?? "union";
   const members = storedMembers(motif);

@@ -1,5 +1,5 @@
-import { PLACE_DEFAULT, PLACE_LIMITS, type NumberValue, type PlaceValue } from "@twin-petal/core";
-import { BoundNumber } from "../../fields/boundNumber";
+import { PLACE_FIELDS, type NumberValue, type PlaceValue } from "@twin-petal/core";
+import { TableNumber } from "../../fields/tableNumber";
 
 interface PlaceNumbersProps {
   readonly place: Partial<PlaceValue>;
@@ -10,13 +10,10 @@ interface PlaceNumbersProps {
 /** The four numbers of a place, as part of a sentence. */
 export function PlaceNumbers({ place, label, onSet }: PlaceNumbersProps) {
   const number = (key: keyof PlaceValue, words: string) => (
-    <BoundNumber
+    <TableNumber
       label={`${label} ${words}`}
       stored={place[key]}
-      standard={Number(PLACE_DEFAULT[key])}
-      quantity={key === "turn" ? "angle" : key === "size" ? "factor" : "length"}
-      limits={PLACE_LIMITS[key]}
-      step={key === "size" ? 0.01 : 1}
+      field={PLACE_FIELDS[key]}
       onSet={(value, change, gesture) => onSet(key, value, change, gesture)}
     />
   );

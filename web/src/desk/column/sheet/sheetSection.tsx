@@ -1,17 +1,17 @@
 import { memo } from "react";
-import { isUnit, paletteReference, SHEET_DEFAULT, SHEET_MARGIN, SHEET_SIDE, UNITS } from "@twin-petal/core";
+import { isUnit, paletteReference, SHEET_DEFAULT, SHEET_FIELDS, UNITS } from "@twin-petal/core";
 import { together } from "@/store/atHand";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { addColor, setSheet } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
-import { BoundNumber } from "../../fields/boundNumber";
+import { TableNumber } from "../../fields/tableNumber";
 import { WordButton } from "../../fields/wordButton";
-import { FACE_KINDS } from "../finish/fillKinds";
-import { FillWords } from "../finish/fillWords";
-import { ComposeWords } from "./composeWords";
-import { PaletteWords } from "./paletteWords";
-import { SizeWords } from "./sizeWords";
+import { FACE_KINDS } from "../finish/fills/list";
+import { FillPanel } from "../finish/fillPanel";
+import { ComposePanel } from "./composePanel";
+import { PalettePanel } from "./palettePanel";
+import { SizePanel } from "./sizePanel";
 
 /** The sheet and the palette. */
 export const SheetSection = memo(function SheetSection() {
@@ -19,13 +19,10 @@ export const SheetSection = memo(function SheetSection() {
   const sheet = useDesk((state) => state.history.design.sheet);
   const palette = useDesk((state) => state.history.design.palette);
   const side = (key: "width" | "height" | "margin") => (
-    <BoundNumber
+    <TableNumber
       label={`sheet ${key}`}
       stored={sheet[key]}
-      standard={Number(SHEET_DEFAULT[key])}
-      quantity="length"
-      limits={key === "margin" ? SHEET_MARGIN : SHEET_SIDE}
-      step={1}
+      field={SHEET_FIELDS.fields[key]}
       onSet={(value, change, gesture) =>
         edit(setSheet(key, value ?? SHEET_DEFAULT[key], change, gesture && `sheet/${key}/${gesture}`))
       }
@@ -42,7 +39,7 @@ export const SheetSection = memo(function SheetSection() {
           choices={UNITS.map((unit) => ({ value: unit, words: unit }))}
           onChange={(unit) => isUnit(unit) && edit(setSheet("unit", unit, `show ${unit}`))}
         />{" "}
-        <SizeWords />
+        <SizePanel />
         with a margin of {side("margin")},{" "}
         {sheet.ground === null ? (
           <>
@@ -54,7 +51,7 @@ export const SheetSection = memo(function SheetSection() {
         ) : (
           <>
             on{" "}
-            <FillWords
+            <FillPanel
               label="ground"
               fill={sheet.ground}
               palette={palette}
@@ -74,8 +71,8 @@ export const SheetSection = memo(function SheetSection() {
           </>
         )}
       </Sentence>
-      <ComposeWords />
-      <PaletteWords />
+      <ComposePanel />
+      <PalettePanel />
     </section>
   );
 });

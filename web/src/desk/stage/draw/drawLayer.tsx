@@ -2,11 +2,11 @@ import { useState, type KeyboardEvent, type PointerEvent } from "react";
 import {
   closeRun,
   cornerAt,
-  distance,
   replaceRun,
   segmentBetween,
   pathData,
   subpathOf,
+  distance,
   type DrawnNode,
   type DrawnPath,
   type Point,
@@ -14,13 +14,15 @@ import {
 import { useDeskStore } from "@/store/deskStore";
 import { addMadePart, drawnMotif, setDrawnPaths } from "@/store/edits/drawn";
 import { arrowMove } from "@/ui/arrows";
-import { useLengthWords } from "../lengthWords";
-import { moveTelling } from "../nodes/nodeLayer";
+import { pixelOf } from "@/ui/pixelOf";
+import { useDrag } from "@/ui/useDrag";
+import { useLengthReadout } from "../useLengthReadout";
+import { moveReadout } from "../nodes/nodeLayer";
 import { useDrawn } from "../nodes/useDrawn";
-import { PointerWords } from "../pointerWords";
+import { PointerPanel } from "../pointerPanel";
 import type { SnapPoint } from "../snap/snap";
 import { useSnap } from "../snap/useSnap";
-import { pixelOf, useSurface } from "../surface";
+import { useSurface } from "../surface";
 
 /** Pixels a pull must reach before it draws handles out of a new node. */
 const PULL = 4;
@@ -31,13 +33,12 @@ export function DrawLayer() {
   const surface = useSurface();
   const store = useDeskStore();
   const snapTo = useSnap();
-  const { words, nudge, rounded } = useLengthWords();
+  const { words, nudge, rounded } = useLengthReadout();
   /** The run being drawn, by its number; null before the first node. */
   const [run, setRun] = useState<number | null>(null);
   const [hover, setHover] = useState<Point | null>(null);
   const [cursor, setCursor] = useState<Point | null>(null);
-  const [pulling, setPulling] = useState<{ from: Point; gesture: string } | null>(null);
-  const [telling, setTelling] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
+  const [readout, setReadout] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
   const paths = drawn?.paths ?? [];
   const current = run === null ? undefined : paths[run];
   const last = current?.nodes.at(-1);
@@ -72,7 +73,7 @@ export function DrawLayer() {
   };
   const finish = () => {
     setRun(null);
-    setTelling(null);
+    setReadout(null);
     if (current && current.nodes.length < 2)
       keepRuns(
         paths.filter((_, index) => index !== run),
@@ -97,36 +98,36 @@ export function DrawLayer() {
       gesture,
     );
   };
-  const tell = (at: Point, point: Point, word: string | null) => {
-    const by = last ? moveTelling({ x: point.x - last.x, y: point.y - last.y }, words) : null;
-    setTelling({ at, lines: [`${words(point.x)}, ${words(point.y)}`, by, word] });
+  const showReadout = (at: Point, point: Point, word: string | null) => {
+    const by = last ? moveReadout({ x: point.x - last.x, y: point.y - last.y }, words) : null;
+    setReadout({ at, lines: [`${words(point.x)}, ${words(point.y)}`, by, word] });
   };
 
-  const onPointerDown = (event: PointerEvent) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const { point } = snapTo(surface.motif(pixelOf(event)), own(), event.ctrlKey || event.metaKey);
-    if (isFirst(point)) return close();
-    const gesture = `draw-${event.timeStamp}`;
-    place(point, gesture);
-    setPulling({ from: pixelOf(event), gesture });
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    const pixel = pixelOf(event);
-    const off = event.ctrlKey || event.metaKey;
-    if (pulling && last) {
-      if (distance(pixel, pulling.from) < PULL) return;
-      const { point, words: word } = snapTo(surface.motif(pixel), [], off);
-      pull({ x: point.x - last.x, y: point.y - last.y }, pulling.gesture);
-      tell(pixel, point, word);
-      return;
-    }
-    const { point, words: word } = snapTo(surface.motif(pixel), own(), off);
-    setHover(point);
-    tell(pixel, point, word);
-  };
-  const onPointerUp = () => setPulling(null);
+  const isUnsnapped = (event: PointerEvent) => event.ctrlKey || event.metaKey;
+  const drag = useDrag<"node" | "closing">({
+    grasp(event, gesture) {
+      const { point } = snapTo(surface.motif(pixelOf(event)), own(), isUnsnapped(event));
+      if (isFirst(point)) {
+        close();
+        return "closing";
+      }
+      place(point, gesture);
+      return "node";
+    },
+    onMove(grasped, { to, gesture, event }) {
+      if (grasped === "closing" || !last) return;
+      const { point, words: word } = snapTo(surface.motif(to), [], isUnsnapped(event));
+      pull({ x: point.x - last.x, y: point.y - last.y }, gesture);
+      showReadout(to, point, word);
+    },
+    onHover(event) {
+      const pixel = pixelOf(event);
+      const { point, words: word } = snapTo(surface.motif(pixel), own(), isUnsnapped(event));
+      setHover(point);
+      showReadout(pixel, point, word);
+    },
+    begins: PULL,
+  });
   const onKeyDown = (event: KeyboardEvent) => {
     const move = arrowMove(event, nudge);
     const at = cursor ?? last ?? { x: 0, y: 0 };
@@ -134,7 +135,7 @@ export function DrawLayer() {
       const next = { x: rounded(at.x + move.x), y: rounded(at.y + move.y) };
       setCursor(next);
       setHover(next);
-      tell(surface.screen(next), next, snapTo(next, own(), false).words);
+      showReadout(surface.screen(next), next, snapTo(next, own(), false).words);
     } else if (event.key === " ") {
       if (isFirst(at)) close();
       else place({ x: at.x, y: at.y }, `draw-${event.timeStamp}`);
@@ -155,10 +156,7 @@ export function DrawLayer() {
       id="draw-layer"
       aria-label="Drawing. Arrow keys move the point, space places it, C closes the outline, Enter ends it, Backspace takes the last point back."
       className="pointer-events-auto touch-none outline-none"
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={onPointerUp}
+      {...drag}
       onPointerLeave={() => setHover(cursor)}
       onKeyDown={onKeyDown}
     >
@@ -173,7 +171,7 @@ export function DrawLayer() {
         return <circle key={index} cx={x} cy={y} r={4} fill="#2B2140" stroke="#FFFFFF" strokeWidth={1.5} />;
       })}
       {cursor && <Cross at={surface.screen(cursor)} />}
-      {telling && <PointerWords {...telling} />}
+      {readout && <PointerPanel {...readout} />}
     </g>
   );
 }

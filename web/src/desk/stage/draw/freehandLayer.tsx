@@ -1,11 +1,13 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useRef, useState, type KeyboardEvent } from "react";
 import { pathData, steadied, storedStrokes, strokeOutline, type Point, type StrokeValue } from "@twin-petal/core";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
 import { addMadePart } from "@/store/edits/drawn";
 import { addStroke, setStroke } from "@/store/edits/freehand";
 import { arrowMove } from "@/ui/arrows";
-import { useLengthWords } from "../lengthWords";
-import { pixelOf, useSurface } from "../surface";
+import { pixelOf } from "@/ui/pixelOf";
+import { useDrag } from "@/ui/useDrag";
+import { useLengthReadout } from "../useLengthReadout";
+import { useSurface } from "../surface";
 
 /** A pointer that has no pressure presses this hard. */
 const USUAL_PRESSURE = 0.5;
@@ -19,7 +21,7 @@ export function FreehandLayer() {
   const chosenStroke = useDesk((state) => state.hand.stroke);
   const store = useDeskStore();
   const surface = useSurface();
-  const { nudge } = useLengthWords();
+  const { nudge } = useLengthReadout();
   const part = design.parts.find(({ id }) => id === chosen);
   const strokes = part ? storedStrokes(part.motif) : [];
   const drawing = useRef<{ part: string; number: number; points: [number, number, number][]; gesture: string } | null>(
@@ -51,33 +53,36 @@ export function FreehandLayer() {
     store.getState().edit(setStroke(current.part, current.number, [...current.points], current.gesture));
   };
 
-  const onPointerDown = (event: PointerEvent) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const pixel = pixelOf(event);
-    if (event.shiftKey)
-      return store.getState().setHand({ stroke: strokeNear(strokes, surface.motif(pixel), NEAR / surface.scale) });
-    const at = surface.motif(pixel);
-    begin({ x: rounded(at.x), y: rounded(at.y) }, pressureOf(event), `stroke-${event.timeStamp}`);
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    if (!drawing.current || penDown) return;
-    const box = event.currentTarget.closest("svg")?.getBoundingClientRect();
-    const moves = event.nativeEvent.getCoalescedEvents();
-    const all = moves.length > 0 ? moves : [event.nativeEvent];
-    goOn(
-      all.map((move) => [
-        surface.motif({ x: move.clientX - (box?.left ?? 0), y: move.clientY - (box?.top ?? 0) }),
-        pressureOf(move),
-      ]),
-    );
-  };
-  const onPointerUp = () => {
-    if (penDown) return;
-    drawing.current = null;
-    setUnderWay(false);
-  };
+  const drag = useDrag<"stroke" | "choosing">({
+    grasp(event, gesture) {
+      const at = surface.motif(pixelOf(event));
+      if (event.shiftKey) {
+        store.getState().setHand({ stroke: strokeNear(strokes, at, NEAR / surface.scale) });
+        return "choosing";
+      }
+      begin({ x: rounded(at.x), y: rounded(at.y) }, pressureOf(event), gesture);
+      return "stroke";
+    },
+    onMove(grasped, { event }) {
+      if (grasped === "choosing" || penDown) return;
+      // Between two frames a pointer may have reported more places than one.
+      const { currentTarget } = event;
+      const moves = event.nativeEvent.getCoalescedEvents();
+      const all = moves.length > 0 ? moves : [event.nativeEvent];
+      goOn(
+        all.map((move) => [
+          surface.motif(pixelOf({ clientX: move.clientX, clientY: move.clientY, currentTarget })),
+          pressureOf(move),
+        ]),
+      );
+    },
+    onEnd() {
+      if (penDown) return;
+      drawing.current = null;
+      setUnderWay(false);
+    },
+    begins: 0,
+  });
   const onKeyDown = (event: KeyboardEvent) => {
     const move = arrowMove(event, nudge);
     const at = cursor ?? { x: 0, y: -20 * nudge };
@@ -104,10 +109,7 @@ export function FreehandLayer() {
       id="freehand-layer"
       aria-label={`Freehand, the pen is ${penDown ? "down" : "up"}. Arrow keys move it, space sets it down and lifts it.`}
       className="pointer-events-auto touch-none outline-none"
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={onPointerUp}
+      {...drag}
       onKeyDown={onKeyDown}
     >
       <rect width="100%" height="100%" fill="transparent" className="cursor-crosshair" />

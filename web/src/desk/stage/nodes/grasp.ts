@@ -14,7 +14,7 @@ import {
 export const GRASP = 9;
 
 /** Something of a drawn outline under the pointer. */
-export type Found =
+type Found =
   | { readonly kind: "node"; readonly number: number }
   | { readonly kind: "handle"; readonly number: number; readonly side: HandleSide }
   | { readonly kind: "segment"; readonly place: SegmentPlace };
@@ -61,14 +61,14 @@ function nodeUnder(paths: readonly DrawnPath[], distanceTo: DistanceTo): Found |
 function middleAt(paths: readonly DrawnPath[], distanceTo: DistanceTo): Found | null {
   for (const [run, path] of paths.entries()) {
     for (const [segment, cubic] of segmentsOfRun(path).entries()) {
-      if (distanceTo(middleOf(cubic)) < GRASP) return { kind: "segment", place: { run, segment } };
+      if (distanceTo(middleOfSegment(cubic)) < GRASP) return { kind: "segment", place: { run, segment } };
     }
   }
   return null;
 }
 
 /** The middle of a segment, where it is pulled. */
-export function middleOf(cubic: Cubic): Point {
+export function middleOfSegment(cubic: Cubic): Point {
   const [start, , , end] = cubic;
   return isStraight(cubic) ? { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 } : pointAt(cubic, 0.5);
 }

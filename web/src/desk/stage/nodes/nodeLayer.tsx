@@ -15,17 +15,18 @@ import {
 } from "@twin-petal/core";
 import { useDesk, useDeskStore } from "@/store/deskStore";
 import { arrowMove } from "@/ui/arrows";
+import { pixelOf } from "@/ui/pixelOf";
+import { useDrag } from "@/ui/useDrag";
 import { toSheet } from "@/paint/view";
-import { useLengthWords } from "../lengthWords";
+import { useLengthReadout } from "../useLengthReadout";
 import { usePicture } from "../pictureContext";
-import { PointerWords } from "../pointerWords";
+import { PointerPanel } from "../pointerPanel";
 import { useSnap } from "../snap/useSnap";
 import type { SnapPoint } from "../snap/snap";
-import { pixelOf, useSurface } from "../surface";
+import { useSurface } from "../surface";
 import { GRASP, graspAt } from "./grasp";
 import { Handles, Middles, NodeMark, turnsOf } from "./nodeMarks";
 import { nearestOnPath } from "./nearestOnPath";
-import { useDrag } from "./useDrag";
 import { useDrawn, type Drawn } from "./useDrawn";
 
 /** What the hand has got hold of. */
@@ -56,10 +57,10 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   const surface = useSurface();
   const store = useDeskStore();
   const snapTo = useSnap();
-  const { words, nudge } = useLengthWords();
+  const { words, nudge } = useLengthReadout();
   const chosen = useDesk((state) => state.hand.nodes);
   const { setHand } = store.getState();
-  const [telling, setTelling] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
+  const [readout, setReadout] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
   const [loop, setLoop] = useState<readonly Point[]>([]);
   const all = paths.flatMap((run) => run.nodes);
   const turns = turnsOf(paths, surface.screen);
@@ -103,7 +104,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
             moveWords(grasped.moving),
             gesture,
           );
-          setTelling({ at: to, lines: [placeWords(snapped.point, words), moveTelling(by, words), snapped.words] });
+          setReadout({ at: to, lines: [placeWords(snapped.point, words), moveReadout(by, words), snapped.words] });
           return;
         }
         case "handle": {
@@ -113,14 +114,14 @@ function Nodes({ drawn }: { drawn: Drawn }) {
           const next = moveHandle(grasped.before, grasped.number, grasped.side, snapped.point);
           reshape(grasped.before, next, new Set([grasped.number]), "pull a handle", gesture);
           const by = { x: snapped.point.x - node.x, y: snapped.point.y - node.y };
-          setTelling({ at: to, lines: [moveTelling(by, words), snapped.words] });
+          setReadout({ at: to, lines: [moveReadout(by, words), snapped.words] });
           return;
         }
         case "segment": {
           const by = { x: b.x - a.x, y: b.y - a.y };
           const ends = endsOf(grasped.before, grasped.place);
           reshape(grasped.before, moveSegment(grasped.before, grasped.place, by), ends, "move a segment", gesture);
-          setTelling({ at: to, lines: [moveTelling(by, words)] });
+          setReadout({ at: to, lines: [moveReadout(by, words)] });
           return;
         }
         case "loop":
@@ -129,7 +130,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       }
     },
     onEnd(grasped, moved, event) {
-      setTelling(null);
+      setReadout(null);
       setLoop([]);
       if (grasped.kind === "loop") {
         const inside = moved ? nodesInside(paths, grasped.points.map(surface.motif)) : [];
@@ -227,7 +228,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
           strokeDasharray="3 3"
         />
       )}
-      {telling && <PointerWords {...telling} />}
+      {readout && <PointerPanel {...readout} />}
     </g>
   );
 }
@@ -261,7 +262,7 @@ function placeWords({ x, y }: Point, words: (length: number) => string): string 
 }
 
 /** How far and which way something was moved. */
-export function moveTelling({ x, y }: Point, words: (length: number) => string): string {
+export function moveReadout({ x, y }: Point, words: (length: number) => string): string {
   const angle = ((Math.atan2(x, -y) * 180) / Math.PI + 360) % 360;
   return `${words(Math.hypot(x, y))} at ${Number(angle.toFixed(2))}°`;
 }

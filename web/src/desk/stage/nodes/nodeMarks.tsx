@@ -1,6 +1,6 @@
 import { memo } from "react";
 import { nodeAt, segmentsOfRun, type DrawnPath, type NodeType, type Point } from "@twin-petal/core";
-import { middleOf } from "./grasp";
+import { middleOfSegment } from "./grasp";
 import { NodeGlyph } from "./nodeGlyph";
 
 /** Above this many segments their middles are not marked, so that the nodes stay visible. */
@@ -13,7 +13,7 @@ interface MarksProps {
 
 /** Small marks at the middles of segments, where they are pulled. */
 export function Middles({ paths, screen }: MarksProps) {
-  const middles = paths.flatMap((path) => segmentsOfRun(path).map(middleOf));
+  const middles = paths.flatMap((path) => segmentsOfRun(path).map(middleOfSegment));
   if (middles.length > MOST_MIDDLES) return null;
   return (
     <g>

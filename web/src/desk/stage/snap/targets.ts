@@ -1,10 +1,10 @@
 import {
   apply,
   polar,
+  type GuideShape,
   type Matrix,
   type PlacedMark,
   type Point,
-  type ResolvedGuide,
   type ResolvedSheet,
 } from "@twin-petal/core";
 import type { SnapLine, SnapPoint, SnapTargets } from "./snap";
@@ -43,36 +43,14 @@ export function sheetTargets({ width, height }: ResolvedSheet): SnapTargets {
 }
 
 /** Points and lines of the guides: of stars and polygons their points, inner corners and middles too. */
-export function guideTargets(guides: readonly ResolvedGuide[]): SnapTargets {
+export function guideTargets(guides: readonly GuideShape[]): SnapTargets {
   const all = guides.map(targetsOfGuide);
   return { points: all.flatMap(({ points }) => points), lines: all.flatMap(({ lines }) => lines) };
 }
 
-function targetsOfGuide(guide: ResolvedGuide): SnapTargets {
-  switch (guide.kind) {
-    case "upright":
-      return { points: [], lines: [lineAt({ x: guide.x, y: 0 }, 0, "guide")] };
-    case "level":
-      return { points: [], lines: [lineAt({ x: 0, y: guide.y }, 90, "guide")] };
-    case "slanted":
-      return { points: [], lines: [lineAt(guide.through, guide.angle, "guide")] };
-    case "star":
-      return figure(
-        Array.from({ length: 2 * guide.points }, (_, k) => ({
-          at: polar(k % 2 === 0 ? guide.outer : guide.inner, guide.start + (k * 180) / guide.points),
-          words: k % 2 === 0 ? "star’s point" : "star’s inner corner",
-        })),
-        "star",
-      );
-    case "polygon":
-      return figure(
-        Array.from({ length: guide.sides }, (_, k) => ({
-          at: polar(guide.radius, guide.start + (k * 360) / guide.sides),
-          words: "polygon’s corner",
-        })),
-        "polygon",
-      );
-  }
+function targetsOfGuide(guide: GuideShape): SnapTargets {
+  if ("corners" in guide) return figure(guide.corners, guide.name);
+  return { points: [], lines: [lineAt(guide.through, guide.angle, "guide")] };
 }
 
 function figure(corners: readonly SnapPoint[], name: string): SnapTargets {

@@ -1,0 +1,71 @@
+import Flatbush from "flatbush";
+import { boxOfPath, type Subpath } from "../geometry/path";
+import { flattenPath } from "../geometry/flatten";
+import type { Point } from "../geometry/point";
+import { windingOf, type Chord } from "../geometry/winding";
+
+/** How closed runs lie within each other. */
+export interface Nesting {
+  /** For each run how many others lie around it. */
+  readonly levels: readonly number[];
+  /** For each run the number of the one next around it; null where there is none. */
+  readonly around: readonly (number | null)[];
+}
+
+/** Chords by which it is told what lies within what, millimetres from their curves. */
+const FINE = 0.02;
+
+/** How closed runs lie within each other; runs that cross do not. */
+export function nestingOf(runs: readonly Subpath[]): Nesting {
+  if (runs.length === 0) return { levels: [], around: [] };
+  const boxes = runs.map((run) => boxOfPath([run]));
+  const points = runs.map((run) => flattenPath([run], FINE)[0] ?? []);
+  const chords = points.map(chordsOf);
+  const index = new Flatbush(runs.length);
+  for (const { left, top, right, bottom } of boxes) index.add(left, top, right, bottom);
+  index.finish();
+  const holders = runs.map((_, inner) => {
+    const box = boxes[inner];
+    const samples = samplesOf(points[inner] ?? []);
+    if (!box) return [];
+    return index
+      .search(box.left, box.top, box.right, box.bottom, (outer) => outer !== inner && holds(boxes[outer], box))
+      .filter((outer) => samples.every((point) => windingOf(chords[outer] ?? [], point) !== 0));
+  });
+  const levels = holders.map((own) => own.length);
+  const around = holders.map((own) =>
+    own.reduce<number | null>(
+      (nearest, outer) => (nearest === null || (levels[outer] ?? 0) > (levels[nearest] ?? 0) ? outer : nearest),
+      null,
+    ),
+  );
+  return { levels, around };
+}
+
+function chordsOf(points: readonly Point[]): Chord[] {
+  return points.map((from, k): Chord => [from, points[(k + 1) % points.length] ?? from]);
+}
+
+const SAMPLES = 8;
+
+function samplesOf(points: readonly Point[]): Point[] {
+  const step = Math.max(1, Math.floor(points.length / SAMPLES));
+  return points.filter((_, k) => k % step === 0);
+}
+
+interface Sides {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+function holds(outer: Sides | undefined, inner: Sides): boolean {
+  return (
+    outer !== undefined &&
+    outer.left <= inner.left &&
+    outer.top <= inner.top &&
+    outer.right >= inner.right &&
+    outer.bottom >= inner.bottom
+  );
+}

@@ -1,0 +1,94 @@
+import type { CutWay } from "../design/cutFields";
+import type { ResolvedMaking } from "../design/makingFields";
+import { tangentAt, type Cubic } from "../geometry/cubic";
+import { offsetPath } from "../geometry/offset/offset";
+import { toDegrees } from "../geometry/angle";
+import { arcSegments } from "../geometry/arc";
+import { areaOfPath, segmentsOf, subpathOf, type Path, type Subpath } from "../geometry/path";
+import { measurePath } from "../geometry/pathLength";
+import { distance, type Point } from "../geometry/point";
+import { begunAt, stretchOf } from "../geometry/stretchOf";
+import type { Stretch } from "./bridges";
+
+/** Something the head does without a break in its work: along one line, lifted only over bridges. */
+export interface CutStroke {
+  /** What is done. */
+  readonly as: CutWay;
+  /** The id of the part. */
+  readonly part: string;
+  /** Where the head is down, in order; open runs, millimetres on the sheet. */
+  readonly runs: readonly Subpath[];
+  /** For closed outlines how many others lie around them; null for lines. */
+  readonly level: number | null;
+}
+
+/** How cuts are made. */
+export type CutSettings = ResolvedMaking["cut"];
+
+/** An outline moved to where the middle of the cut runs, so that what stays has its size: outer ones grow by half of the kerf, inner ones shrink. None where it vanishes. */
+export function kerfed(run: Subpath, level: number, kerf: number): Path {
+  if (kerf === 0) return [run];
+  return offsetPath([run], level % 2 === 0 ? kerf / 2 : -kerf / 2, "round").filter(
+    (own) => areaOfPath([own]) > 0 || level % 2 === 1,
+  );
+}
+
+/** Where along a closed run it is best entered between two places: at the node that makes the way there and on shortest. */
+export function entryOf(run: Subpath, before: Point, after: Point | null): number {
+  let [length, best, at] = [0, Infinity, 0];
+  const lengths = segmentLengths(run);
+  segmentsOf(run).forEach(([start], index) => {
+    const way = distance(before, start) + (after ? distance(start, after) : 0);
+    if (way < best - 1e-9) [best, at] = [way, length];
+    length += lengths[index] ?? 0;
+  });
+  return at;
+}
+
+function segmentLengths(run: Subpath): number[] {
+  return segmentsOf(run).map((cubic) => measurePath(subpathOf([cubic], false)).length);
+}
+
+/**
+ * A closed run as the head goes round it: begun so far along, entered by an arc from the waste side and gone on over its
+ * beginning, lifted over its bridges.
+ */
+export function aroundRun(
+  run: Subpath,
+  { at, level, bridges }: { readonly at: number; readonly level: number; readonly bridges: readonly Stretch[] },
+  { leadIn, overcut }: Pick<CutSettings, "leadIn" | "overcut">,
+): Subpath[] {
+  const { length } = measurePath(run);
+  if (bridges.length > 0) {
+    const cuts = between(bridges, length);
+    return cuts.map(({ from, to }) => stretchOf(run, from, to));
+  }
+  const begun = begunAt(run, at);
+  const lead = leadIn > 0 ? leadArc(begun, level, leadIn) : [];
+  const over = overcut > 0 ? segmentsOf(stretchOf(begun, 0, Math.min(overcut, length))) : [];
+  return [subpathOf([...lead, ...segmentsOf(begun), ...over], false)];
+}
+
+/** The stretches between bridges, the first one after the first bridge. */
+function between(bridges: readonly Stretch[], length: number): Stretch[] {
+  return bridges.flatMap(({ to: from }, index): Stretch[] => {
+    const next = bridges[index + 1];
+    const to = next ? next.from : (bridges[0]?.from ?? 0) + length;
+    if (to - from < 1e-6) return [];
+    return from >= length ? [{ from: from - length, to: to - length }] : [{ from, to }];
+  });
+}
+
+/** A quarter circle of a length that comes from the waste side and meets the run in its direction. */
+function leadArc(run: Subpath, level: number, length: number): Cubic[] {
+  const [first] = segmentsOf(run);
+  if (!first) return [];
+  const radius = length / (Math.PI / 2);
+  const { x, y } = tangentAt(first, 0);
+  // Waste lies outside of outer outlines and inside of inner ones; a run that goes clockwise on the sheet has its outside at its left.
+  const side = (areaOfPath([run]) > 0 ? 1 : -1) * (level % 2 === 0 ? 1 : -1);
+  const centre = { x: first[0].x + y * radius * side, y: first[0].y - x * radius * side };
+  const end = toDegrees(Math.atan2(first[0].x - centre.x, centre.y - first[0].y));
+  const arc = arcSegments(radius, end + 90 * side, end, centre);
+  return arc.map(([a, b, c, d], index): Cubic => [a, b, c, index === arc.length - 1 ? first[0] : d]);
+}

@@ -1,0 +1,111 @@
+import { compileFormula } from "../formula/compile";
+import { FormulaError } from "../formula/formulaError";
+import { replaceName } from "../formula/rewrite";
+import { paletteNameOf } from "../fields/colors";
+import type { Design } from "./design";
+import type { Part } from "./partFields";
+import { rewriteDesign, rewritePart, type DesignRewriting } from "./rewrite";
+
+/** A design in which every formula that uses a number has another text in the number's place. */
+export function replaceNumber(design: Design, name: string, replacement: string): Design {
+  return rewriteDesign(design, {
+    // Where a copy's own value has that name, the formula means that one.
+    formula: (formula, _path, bound) => (bound.includes(name) ? formula : replaceName(formula, name, replacement)),
+  });
+}
+
+/** A design in which nothing follows a part any more. */
+export function forgetPart(design: Design, id: string): Design {
+  return rewriteDesign(design, { part: (named) => (named === id ? undefined : named) });
+}
+
+/** For each named number the paths of the formulas that use it. */
+export function usesOfNumbers(design: Design): ReadonlyMap<string, readonly string[]> {
+  const uses = new Map<string, string[]>();
+  rewriteDesign(design, {
+    formula(formula, path, bound) {
+      for (const name of namesIn(formula)) {
+        if (!bound.includes(name)) uses.set(name, [...(uses.get(name) ?? []), path]);
+      }
+      return formula;
+    },
+  });
+  return uses;
+}
+
+/** What one part needs of the design it stands in: numbers, palette colours, and parts it follows. */
+interface PartNeeds {
+  readonly numbers: readonly string[];
+  readonly colors: readonly string[];
+  readonly parts: readonly string[];
+}
+
+/** Names a part uses, each once, in the order they are met. */
+export function needsOfPart(part: Part): PartNeeds {
+  const [numbers, colors, parts] = [new Set<string>(), new Set<string>(), new Set<string>()];
+  const gather: DesignRewriting = {
+    formula(formula, _path, bound) {
+      for (const name of namesIn(formula)) if (!bound.includes(name)) numbers.add(name);
+      return formula;
+    },
+    color(color) {
+      const name = paletteNameOf(color);
+      if (name !== null) colors.add(name);
+      return color;
+    },
+    part(id) {
+      parts.add(id);
+      return id;
+    },
+  };
+  rewritePart(part, gather);
+  return { numbers: [...numbers], colors: [...colors], parts: [...parts] };
+}
+
+/**
+ * A design that holds only some parts, with all they need: the parts they follow, the numbers and palette colours that
+ * these use, and what those use in turn.
+ */
+export function detached(design: Design, ids: readonly string[]): Design {
+  const wanted = new Set<string>();
+  const take = (id: string): void => {
+    const part = design.parts.find((known) => known.id === id);
+    if (!part || wanted.has(id)) return;
+    wanted.add(id);
+    needsOfPart(part).parts.forEach(take);
+  };
+  ids.forEach(take);
+  const parts = design.parts.filter(({ id }) => wanted.has(id));
+  const needs = parts.map(needsOfPart);
+  const colors = new Set(needs.flatMap((one) => one.colors));
+  return {
+    ...design,
+    parts,
+    numbers: numbersNeeded(design, new Set(needs.flatMap((one) => one.numbers))),
+    palette: design.palette.filter(({ name }) => colors.has(name)),
+    guides: [],
+  };
+}
+
+/** Named numbers with those their own formulas need. */
+function numbersNeeded({ numbers }: Design, names: Set<string>): Design["numbers"] {
+  const queue = [...names];
+  for (let name = queue.pop(); name !== undefined; name = queue.pop()) {
+    const value = numbers.find((known) => known.name === name)?.value;
+    for (const needed of typeof value === "string" ? namesIn(value) : []) {
+      if (names.has(needed)) continue;
+      names.add(needed);
+      queue.push(needed);
+    }
+  }
+  return numbers.filter(({ name }) => names.has(name));
+}
+
+function namesIn(formula: string): readonly string[] {
+  try {
+    return compileFormula(formula).names;
+  } catch (error) {
+    if (error instanceof FormulaError) return [];
+    throw error;
+  }
+}

@@ -1,0 +1,34 @@
+import { initWasm, Resvg } from "@resvg/resvg-wasm";
+import { LoadOnce } from "./loadOnce";
+
+const engine = new LoadOnce<typeof Resvg>();
+
+/** Where a host has the rasteriser's WebAssembly. */
+export type RasteriserSource = () => Promise<Awaited<Parameters<typeof initWasm>[0]>>;
+
+/** Makes the rasteriser ready; the host says where its WebAssembly is. Safe to call again. */
+export function loadRasteriser(wasm: RasteriserSource): Promise<void> {
+  return engine.load(async () => {
+    await initWasm(await wasm());
+    return Resvg;
+  });
+}
+
+/** A picture in pixels: RGBA bytes, rows from the top, and the same as a PNG when asked for. */
+interface Rendered {
+  readonly pixels: Uint8Array;
+  png: () => Uint8Array<ArrayBuffer>;
+}
+
+/** Draws an SVG, `width` pixels across, and hands it to whoever reads it. Throws when the host has not loaded the rasteriser. */
+export function rasterise<T>(svg: string, width: number, read: (rendered: Rendered) => T): T {
+  const Rasteriser = engine.get("pictures are made only after loadRasteriser");
+  const picture = new Rasteriser(svg, { fitTo: { mode: "width", value: width } });
+  const rendered = picture.render();
+  try {
+    return read({ pixels: rendered.pixels, png: () => new Uint8Array(rendered.asPng()) });
+  } finally {
+    rendered.free();
+    picture.free();
+  }
+}

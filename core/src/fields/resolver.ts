@@ -1,0 +1,57 @@
+import type { Scope } from "../formula/compile";
+import type { NumberValue } from "../formula/numbers";
+import type { Problem } from "../formula/problem";
+import { paletteNameOf } from "./colors";
+import { readCopyFormula, type CopyFormula } from "./copyFormula";
+import { valueOf, type Limits } from "./limits";
+import type { Motif } from "./stored";
+
+/** Prepares a motif that stands inside another; fields know nothing of motifs, so whoever asks says what it is. */
+type PrepareMotif = (stored: Motif, resolver: Resolver, path: string) => unknown;
+
+/**
+ * Turns stored numbers and formulas into values. What has none is noted as a problem at its path and
+ * stands in as the nearest allowed value; whoever asked looks at `problems` before using anything.
+ */
+export class Resolver {
+  readonly problems: Problem[] = [];
+
+  constructor(
+    private readonly scope: Scope,
+    private readonly prepareMotif: PrepareMotif,
+    /** Palette colours by name. */
+    private readonly palette: ReadonlyMap<string, string>,
+  ) {}
+
+  /** A number or formula computed and held against its limits. */
+  number(stored: NumberValue, limits: Limits, path: string): number {
+    const outcome = valueOf(stored, limits, this.scope);
+    if ("value" in outcome) return outcome.value;
+    this.report(path, outcome.trouble);
+    return Number.isFinite(limits.min) ? limits.min : 0;
+  }
+
+  /** A formula to be computed for each copy: read, and its named numbers looked up. */
+  copyFormula(text: string, names: readonly string[], path: string): CopyFormula | null {
+    const outcome = readCopyFormula(text, names, this.scope);
+    if ("text" in outcome) return outcome;
+    this.report(path, outcome.trouble);
+    return null;
+  }
+
+  /** A colour as `#RRGGBB` or `#RRGGBBAA`. A palette name that has gone is black, which shows. */
+  color(stored: string): string {
+    const name = paletteNameOf(stored);
+    return name === null ? stored : (this.palette.get(name) ?? "#000000");
+  }
+
+  /** A motif that stands inside another, prepared. */
+  motif(stored: Motif, path: string): unknown {
+    return this.prepareMotif(stored, this, path);
+  }
+
+  /** Notes what is wrong at a path. */
+  report(path: string, message: string): void {
+    this.problems.push({ path, message });
+  }
+}

@@ -1,0 +1,37 @@
+import type { CrossSection, Manifold } from "manifold-3d";
+import { RuleTrouble } from "../rules/ruleTrouble";
+import { chordsOfCircle, depthWithin, inset } from "./area";
+import { defineForm, type FormAsked } from "./definition";
+import { CROWN } from "./edge";
+import { reaching, STANDING } from "./height";
+import { pieceByPiece } from "./pieceByPiece";
+import { solidThrough } from "./levels";
+
+/** Levels of a dome are at most so many, however fine. */
+const MOST_LEVELS = 48;
+
+/** The area raised to `depth` at its middle, falling to its edge as an ellipse does; each piece of it by itself. */
+export const dome = defineForm({
+  kind: "dome",
+  fields: STANDING,
+  solid(area, values, asked) {
+    const standing = reaching(values, asked.through);
+    return pieceByPiece(area, asked.arena, (piece) => domeOf(piece, standing, asked));
+  },
+});
+
+function domeOf(area: CrossSection, { depth, base }: { depth: number; base: number }, asked: FormAsked): Manifold {
+  const { tolerance, arena } = asked;
+  const reach = depthWithin(area, tolerance, arena);
+  if (reach <= 0) throw new RuleTrouble("", "has no area that could rise");
+  const quarter = Math.ceil(chordsOfCircle(Math.max(reach, depth), tolerance) / 4);
+  const steps = Math.min(MOST_LEVELS, Math.max(4, quarter));
+  const insets = Array.from({ length: steps + 1 }, (_, k) => {
+    const angle = (Math.PI / 2) * (k / steps);
+    return { by: reach * Math.min(1 - CROWN, 1 - Math.cos(angle)), z: depth * Math.sin(angle) };
+  });
+  const least = Math.min(...insets.slice(1).map(({ by }, k) => by - (insets[k]?.by ?? 0)));
+  const finer = Math.max(Math.min(tolerance, least / 4), tolerance / 100);
+  const levels = insets.map(({ by, z }) => ({ rings: inset(area, by, finer, arena).toPolygons(), z }));
+  return solidThrough(levels, (x, y, z) => [x, y, base + z]);
+}

@@ -1,0 +1,21 @@
+import { number } from "../fields/number";
+import { RuleTrouble } from "../rules/ruleTrouble";
+import { chordsOfCircle } from "./area";
+import { defineForm } from "./definition";
+
+/** The half of the outline right of the upright axis, swept about that axis, which stands up; clockwise from above. */
+export const revolve = defineForm({
+  kind: "revolve",
+  fields: { sweep: number("angle", 360, { min: 1, max: 360 }) },
+  solid(area, { sweep }, { tolerance, arena }) {
+    const reach = area.bounds().max[0];
+    if (reach <= 0) {
+      throw new RuleTrouble(
+        "form",
+        "revolves what lies right of the upright axis, and all of it lies left; move it right",
+      );
+    }
+    const whole = arena.keep(area.revolve(chordsOfCircle(reach, tolerance), sweep));
+    return sweep === 360 ? whole : arena.keep(whole.rotate(0, 0, -sweep));
+  },
+});

@@ -1,0 +1,112 @@
+import { at } from "../geometry/at";
+import type { ResolvedOf } from "../fields/field";
+import { list } from "../fields/list";
+import { MOST_BY_HAND, MOST_WOVEN } from "../fields/most";
+import { number } from "../fields/number";
+import { text } from "../fields/text";
+import type { Path } from "../geometry/path";
+import { widestOf, type LineShape } from "../geometry/strip/lineShape";
+import { NO_LINE, type Piece } from "../motif/drawing";
+import { copyOutlines } from "../rules/copyOutlines";
+import type { Shape } from "../rules/shapes";
+import { defineJoin, type Bands } from "./definition";
+import type { Composed, JoinedCopies } from "./joined";
+import { withinLimits, type JoinLimits } from "./joinLimits";
+import { lostColors } from "./lostColors";
+import { inPlace } from "./inPlace";
+import { isRing, overlapsOf, wovenBands } from "./weave/bands";
+import { crossingsOf } from "./weave/crossings";
+import { strandsOf } from "./weave/strands";
+import { weaving, wovenAreas, type Weaving } from "./weave/weave";
+
+const FIELDS = {
+  /** Left free to either side of what lies over. Millimetres. */
+  gap: number("length", 0.4, { min: 0, max: 100, step: 0.1 }),
+  /** Crossings turned by hand, by their strands and their number along the first: "0.3.1". */
+  flipped: list(text("", 40), { most: MOST_BY_HAND }),
+};
+
+type WeaveValues = ResolvedOf<typeof FIELDS>;
+
+/** Copies that go over and under each other in turn. */
+export const weave = defineJoin({
+  kind: "weave",
+  fields: FIELDS,
+  takesOffset: false,
+  most: () => MOST_WOVEN,
+  geometryKey: (values, bands) => [values.gap, values.flipped, bands],
+  join: (composed, values, { bands, limits }) => interlaced(composed, values, bands, limits),
+});
+
+function interlaced(composed: Composed, weave: WeaveValues, { filled, line }: Bands, limits: JoinLimits): JoinedCopies {
+  const outlines = copyOutlines(composed);
+  const bands = filled && outlines.some((path) => path.some(({ closed }) => closed));
+  if (bands) return joined(composed, bandShapes(outlines, weave, limits));
+  if (!line || widestOf(line) <= 0) {
+    const notes = ["a weave needs bands: give the copies a line or a fill"];
+    return joined(composed, { shapes: outlines.map((path) => ({ path, pieces: null })), crossings: [], notes: notes });
+  }
+  return joined(composed, strandShapes(composed, outlines, line, weave, limits));
+}
+
+interface Woven extends Pick<Weaving, "crossings" | "notes"> {
+  readonly shapes: readonly Shape[];
+}
+
+function joined(composed: Composed, { shapes, crossings, notes }: Woven): JoinedCopies {
+  const { matrices, shapeOf } = inPlace(shapes.length);
+  const placements = { ...composed.placements, matrices, shapeOf };
+  return {
+    shapes,
+    placements,
+    colorOf: null,
+    faceOf: null,
+    crossings,
+    notes: [...notes, ...lostColors(composed.shapes)],
+  };
+}
+
+function bandShapes(outlines: readonly Path[], { gap, flipped }: WeaveValues, limits: JoinLimits): Woven {
+  const areas = outlines.map((path) => path.filter(({ closed }) => closed));
+  const overlaps = overlapsOf(areas);
+  const { over, ...woven } = weaving(overlaps, (band) => isRing(areas[band] ?? []), String, flipped);
+  const cut = wovenBands(areas, overlaps, over, gap);
+  return { ...woven, shapes: cut.map((path) => ({ path: withinLimits(path, limits), pieces: null })) };
+}
+
+function strandShapes(
+  composed: Composed,
+  outlines: readonly Path[],
+  line: LineShape,
+  { gap, flipped }: WeaveValues,
+  limits: JoinLimits,
+): Woven {
+  const strands = strandsOf(composed, line);
+  const crossings = crossingsOf(strands);
+  const { over, ...woven } = weaving(
+    crossings,
+    (strand) => strands[strand]?.run.closed ?? false,
+    (strand) => nameOf(strand, strands),
+    flipped,
+  );
+  const areas = wovenAreas(strands, crossings, over, gap, line);
+  const plain = line.dash.length > 0 || line.dots ? ["a woven line is drawn whole, without dashes and dots"] : [];
+  const shapes = outlines.map((path, copy): Shape => {
+    const pieces = areas.flatMap((area, strand): Piece[] =>
+      strands[strand]?.copy === copy ? [bandPiece(withinLimits(area, limits))] : [],
+    );
+    return { path, pieces };
+  });
+  return { crossings: woven.crossings, notes: [...woven.notes, ...plain], shapes };
+}
+
+function bandPiece(path: Path): Piece {
+  return { path, fill: "line", fillRule: "nonzero", line: NO_LINE, opacity: 1 };
+}
+
+/** A strand's copy, and which of its runs it is where it has several. */
+function nameOf(strand: number, strands: ReturnType<typeof strandsOf>): string {
+  const { copy } = at(strands, strand);
+  const run = strand - strands.findIndex((other) => other.copy === copy);
+  return run === 0 ? String(copy) : `${copy}r${run}`;
+}

@@ -1,0 +1,25 @@
+import type { Path } from "../geometry/path";
+import type { JoinAsked } from "./definition";
+import type { Composed, JoinedCopies } from "./joined";
+import { withinLimits } from "./joinLimits";
+import { lostColors } from "./lostColors";
+import { inPlace } from "./inPlace";
+
+/** The closed runs of an outline. */
+export const isArea = (path: Path) => path.filter(({ closed }) => closed);
+/** The open runs of an outline. */
+export const isLine = (path: Path) => path.filter(({ closed }) => !closed);
+
+/** Copies that have become one outline on the sheet. */
+export function whole(path: Path, { shapes }: Composed, { limits }: JoinAsked): JoinedCopies {
+  const notes = lostColors(shapes);
+  const outline = withinLimits(path, limits);
+  return {
+    shapes: [{ path: outline, pieces: null }],
+    placements: inPlace(1),
+    colorOf: null,
+    faceOf: null,
+    crossings: null,
+    notes: notes,
+  };
+}

@@ -1,0 +1,124 @@
+import type { Design } from "../design/design";
+import type { Problem } from "../formula/problem";
+import { planCut } from "../cut/plan";
+import { loadGeometryEngine } from "../engines/geometryEngine";
+import { loadRasteriser, type RasteriserSource } from "../engines/rasteriser";
+import { loadSolidEngine } from "../engines/solidEngine";
+import { prepareFor, type Host } from "../scene/needs";
+import { layOutPages } from "../print/layout";
+import { flattenedScene } from "./flattenedScene";
+import { makeBodies } from "../solid/bodies";
+import { designForSolids, hasSolids, SolidLayouter } from "../solid/layout";
+import {
+  USUAL_OPTIONS,
+  type Content,
+  type CutFormat,
+  type FlatFormat,
+  type Format,
+  type MakeOptions,
+  type PrintFormat,
+  type PrintSubject,
+  type SolidFormat,
+} from "./format";
+import { lineArtOf } from "./lineArt";
+import { subjectOf, type Subject } from "./subject";
+
+/** Where a host finds what making files needs beside what drawing does. */
+export interface MakeHost extends Host {
+  /** Where its WebAssembly is. */
+  readonly rasteriser: RasteriserSource;
+}
+
+/** A file with what should be known of it, or why there is none. */
+export type Made =
+  | { readonly file: Content; readonly notes: readonly string[] }
+  /** It cannot be made so, in words. */
+  | { readonly refusal: string }
+  /** What turned out not to be computable. */
+  | { readonly problems: readonly Problem[] };
+
+/** Makes a file of a design: loads what it needs, computes it, refuses or makes it, and says what should be known. */
+export async function makeFile(
+  design: Design,
+  format: Format,
+  options: Partial<MakeOptions>,
+  host: MakeHost,
+): Promise<Made> {
+  const asked = { ...USUAL_OPTIONS, ...options };
+  if (format.kind === "print") return makePrint(design, format, asked, host);
+  if (format.kind === "cut") return makeCut(design, format, asked, host);
+  if (format.kind === "solid") return makeSolid(design, format, asked, host);
+  const wanted =
+    format.options.includes("lineArt") && asked.lineArt !== null ? lineArtOf(design, asked.lineArt) : design;
+  await prepareFor(wanted, host);
+  const whole = subjectOf(wanted);
+  if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
+  const subject = flattened(whole, format, asked);
+  const refusal = format.refuses?.(subject, asked) ?? null;
+  if (refusal !== null) return { refusal };
+  if (format.needsRasteriser?.(subject)) await loadRasteriser(host.rasteriser);
+  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+}
+
+/** The same of what stands up, as finely as asked or as the design says. */
+async function makeSolid(design: Design, format: SolidFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
+  if (!hasSolids(design)) return { refusal: `“${design.name}” has no part that stands up; give one a depth first` };
+  const flat = designForSolids(design);
+  await Promise.all([prepareFor(flat, host), loadSolidEngine(host.solidEngine)]);
+  const whole = subjectOf(flat);
+  if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
+  const tolerance = asked.tolerance ?? whole.scene.making.solid.tolerance;
+  const layout = new SolidLayouter().layOut(design, whole.scene, tolerance);
+  const solids = await makeBodies(layout, () => Promise.resolve(), format.asOne);
+  if (solids.problems.length > 0) return { problems: solids.problems };
+  if (solids.bodies.length === 0)
+    return { refusal: `“${design.name}” has nothing that stands up: its solids are hidden or cutters` };
+  const subject = { ...whole, design, solids };
+  const refusal = format.refuses?.(subject, asked) ?? null;
+  if (refusal !== null) return { refusal };
+  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+}
+
+/** The same of printed pages, as line art where the print is to be. */
+async function makePrint(design: Design, format: PrintFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
+  const subject = await printSubject(design, host);
+  if ("problems" in subject) return subject;
+  const refusal = format.refuses?.(subject, asked) ?? null;
+  if (refusal !== null) return { refusal };
+  if (format.needsRasteriser?.(subject)) await loadRasteriser(host.rasteriser);
+  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+}
+
+/** The weight of line art where nothing is said, millimetres. */
+const LINE_ART = 0.35;
+
+/** What a print is made of: loads what the design needs, computes it, and lays it on pages. */
+export async function printSubject(
+  design: Design,
+  host: MakeHost,
+): Promise<PrintSubject | { readonly problems: readonly Problem[] }> {
+  const wanted = design.making.print.lineArt ? lineArtOf(design, LINE_ART) : design;
+  await prepareFor(wanted, host);
+  const whole = subjectOf(wanted);
+  if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
+  return { ...whole, layout: layOutPages(whole.scene.sheet, whole.scene.making.print) };
+}
+
+/** The same of what is cut. */
+async function makeCut(design: Design, format: CutFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
+  await Promise.all([prepareFor(design, host), loadGeometryEngine(host.geometryEngine)]);
+  const whole = subjectOf(design);
+  if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
+  const plan = planCut(whole.scene);
+  if (plan.strokes.length === 0)
+    return { refusal: `“${design.name}” has nothing to cut: show a part that is cut, scored, engraved or drawn` };
+  const subject = { ...whole, plan };
+  const refusal = format.refuses?.(subject, asked) ?? null;
+  if (refusal !== null) return { refusal };
+  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+}
+
+function flattened(subject: Subject, { options }: FlatFormat, { tolerance }: MakeOptions): Subject {
+  if (tolerance === null || !options.includes("tolerance")) return subject;
+  return { ...subject, scene: flattenedScene(subject.scene, tolerance) };
+}

@@ -1,0 +1,56 @@
+import type { ResolvedPart } from "../design/resolved";
+import type { Size } from "../geometry/size";
+import type { Drawing, Surroundings } from "../motif/drawing";
+import { withoutCoinciding } from "../rules/coinciding";
+import { once, type ActiveRule, type Composition } from "../rules/compose";
+import { joinedCopies } from "./joinedCopies";
+import type { PartGeometry } from "./scene";
+import { wedgeOf } from "./wedge";
+
+/** What is around a part, as seen from its own space and from the sheet's. */
+export interface Around {
+  /** The others as the part's own rules see them. */
+  readonly ofPart: Surroundings;
+  /** The others as they lie on the sheet. */
+  readonly onSheet: Surroundings;
+}
+
+/** A part's copies, joined as it asks. Throws a RuleTrouble. */
+export function geometryOf(
+  part: ResolvedPart,
+  { path, notes: notes }: Drawing,
+  composed: Composition,
+  { onSheet }: Around,
+): PartGeometry {
+  const { motifAt, at, rules } = part;
+  const { shapes } = composed;
+  const kept = part.oneEach ? withoutCoinciding(shapes, composed.placements) : composed.placements;
+  const copies = { shapes, placements: kept };
+  const joined = joinedCopies(part, copies, onSheet);
+  return {
+    path,
+    motifAt,
+    at,
+    wedge: once(() => wedgeOf(rules, path)),
+    links: composed.links,
+    tiles: once(() => tilesOf(rules)),
+    marks: composed.marks,
+    copies,
+    shapes: joined?.shapes ?? shapes,
+    placements: joined?.placements ?? kept,
+    joined: joined !== null,
+    colorOf: joined?.colorOf ?? null,
+    faceOf: joined?.faceOf ?? null,
+    crossings: joined?.crossings ?? null,
+    notes: [...notes, ...composed.notes, ...(joined?.notes ?? [])],
+  };
+}
+
+function tilesOf(rules: readonly ActiveRule[]): ReadonlyMap<number, Size> {
+  return new Map(
+    rules.flatMap(({ number, prepared }) => {
+      const tile = prepared.tile();
+      return tile ? [[number, tile] as const] : [];
+    }),
+  );
+}

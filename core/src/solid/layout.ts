@@ -1,0 +1,204 @@
+import type { Design } from "../design/design";
+import type { Problem } from "../formula/problem";
+import type { Mesh } from "../form/mesh";
+import { REST, type ResolvedSolid } from "../form/solidFields";
+import { colorAt } from "../finish/paint";
+import { spaceAt, spaceStretch, SPACE_STRIDE } from "../geometry/space";
+import type { Placements } from "../rules/placements";
+import { RuleTrouble } from "../rules/ruleTrouble";
+import { madeParts } from "../scene/made";
+import type { PartGeometry, PartScene, Scene } from "../scene/scene";
+import { areaPieces } from "./areaPieces";
+import { formMeshes, type ColoredMesh } from "./formMeshes";
+import { lowestOf } from "./lowest";
+import { solidCopies, type SolidCopies } from "./solidCopies";
+import { lifted, spacePlacements } from "./spacePlacements";
+
+/** Copies of one mesh, as the solid view draws them and as they are united. */
+export interface SolidGroup {
+  /** Its surface, in the motif's own space. */
+  readonly mesh: Mesh;
+  /** Where each stands: twelve numbers (`SpaceMatrix`). */
+  readonly matrices: Float64Array;
+  /** Each one's number among the part's copies. */
+  readonly copies: Uint32Array;
+  /** Each one's colour, `#RRGGBB`. */
+  readonly colors: readonly string[];
+}
+
+/** A part's copies standing in space, each by itself. */
+export interface SolidPart {
+  /** The part's id. */
+  readonly id: string;
+  /** What the designer calls it. */
+  readonly name: string;
+  /** Its number in the design, the lowest first. */
+  readonly place: number;
+  /** Whether it is made or taken away. */
+  readonly role: ResolvedSolid["role"];
+  /** Parts that are taken away from it, by id. */
+  readonly cutBy: readonly string[];
+  /** Its copies by the mesh they have. */
+  readonly groups: readonly SolidGroup[];
+}
+
+/** A design's solids, before they are united. */
+export interface SolidLayout {
+  /** The lowest first. */
+  readonly parts: readonly SolidPart[];
+  /** What could not be given height, and where. */
+  readonly problems: readonly Problem[];
+}
+
+/** Whether some part of a design is given height. */
+export function hasSolids(design: Design): boolean {
+  return design.parts.some(({ solid }) => solid !== null);
+}
+
+/** The design as its solids are made of: what a cutter takes it takes from solids, not from outlines. */
+export function designForSolids(design: Design): Design {
+  const cutters = new Set(design.parts.flatMap(({ id, solid }) => (solid?.role === "cutter" ? [id] : [])));
+  if (cutters.size === 0) return design;
+  const parts = design.parts.map((part) => {
+    const cutBy = part.join.cutBy.filter((id) => !cutters.has(id));
+    return cutBy.length === part.join.cutBy.length ? part : { ...part, join: { ...part.join, cutBy } };
+  });
+  return { ...design, parts };
+}
+
+interface Remembered {
+  readonly key: string;
+  readonly geometry: PartGeometry;
+  readonly copies: SolidCopies;
+  readonly meshes: readonly (readonly ColoredMesh[])[];
+}
+
+/**
+ * Gives a design's parts height and remembers their meshes, so that new colours and new places of copies make none
+ * again. The scene is that of `designForSolids`; the solid engine must have been loaded.
+ */
+export class SolidLayouter {
+  private known = new Map<string, Remembered>();
+  private last = new Map<string, SolidPart>();
+
+  /** `tolerance` is how far straight pieces may leave curves, millimetres. A part that cannot stand stays as it last was. */
+  layOut(design: Design, scene: Scene, tolerance: number): SolidLayout {
+    const problems: Problem[] = [];
+    const next = new Map<string, Remembered>();
+    const standing = standingParts(scene).flatMap((part): Standing[] => {
+      const place = design.parts.findIndex(({ id }) => id === part.id);
+      try {
+        const made = this.meshesOf(part, tolerance);
+        next.set(part.id, made);
+        return [{ part, place, cutBy: design.parts[place]?.join.cutBy ?? [], made }];
+      } catch (error) {
+        if (!(error instanceof RuleTrouble)) throw error;
+        problems.push(problemOf(part, place, error));
+        return [];
+      }
+    });
+    this.known = next;
+    const parts = inSpace(standing);
+    // What cannot stand any more is shown as it last stood.
+    const kept = problems.flatMap(({ path }) => {
+      const id = design.parts[Number(/\d+/.exec(path)?.[0] ?? -1)]?.id;
+      return (id !== undefined && this.last.get(id)) || [];
+    });
+    this.last = new Map([...parts, ...kept].map((part) => [part.id, part]));
+    return { parts: [...parts, ...kept].sort((a, b) => a.place - b.place), problems };
+  }
+
+  private meshesOf({ id, geometry, finish, solid }: StandingPart, tolerance: number): Remembered {
+    const { fill, line } = finish;
+    const lineShape = line && { ...line, paint: null };
+    const { tilt: _tilt, stand: _stand, lift: _lift, ...form } = solid;
+    const before = this.known.get(id);
+    const copies = before?.geometry === geometry ? before.copies : solidCopies(geometry);
+    // Chords lie within round outlines only: half the way keeps volumes nearer.
+    const own = tolerance / 2 / largestOf(copies.placements, solid);
+    const key = JSON.stringify([form, fill !== null, lineShape, own]);
+    const isSame = before?.key === key && sameShapes(before.copies, copies);
+    if (isSame) return { ...before, geometry, copies };
+    const meshes = copies.shapes.map((shape) => formMeshes(areaPieces(shape, finish), solid, own));
+    return { key, geometry, copies, meshes };
+  }
+}
+
+function sameShapes(a: SolidCopies, b: SolidCopies): boolean {
+  return a.shapes.length === b.shapes.length && a.shapes.every((shape, index) => shape === b.shapes[index]);
+}
+
+type StandingPart = PartScene & { readonly solid: ResolvedSolid };
+
+interface Standing {
+  readonly part: StandingPart;
+  readonly place: number;
+  readonly cutBy: readonly string[];
+  readonly made: Remembered;
+}
+
+/** Parts that are made, and cutters, which may be tools. */
+function standingParts(scene: Scene): readonly StandingPart[] {
+  const made = new Set(madeParts(scene));
+  return scene.parts.filter((part): part is StandingPart => {
+    if (!part.solid) return false;
+    return made.has(part) || (part.solid.role === "cutter" && part.role === "tool");
+  });
+}
+
+function problemOf(part: PartScene, place: number, { field, message }: RuleTrouble): Problem {
+  return { path: `parts[${place}].solid${field === "" ? "" : `.${field}`}`, message: `${part.name} ${message}` };
+}
+
+/** How much the copies of a part are larger than its motif, in whole steps of a fifth, so that meshes are kept. */
+function largestOf(placements: Placements, solid: ResolvedSolid): number {
+  const flat = spacePlacements(placements, solid, [1, 0, 0, 1, 0, 0]);
+  let largest = 1e-6;
+  for (let copy = 0; copy < placements.count; copy++) largest = Math.max(largest, spaceStretch(spaceAt(flat, copy)));
+  return 1.2 ** Math.ceil(Math.log(largest) / Math.log(1.2) - 1e-9);
+}
+
+/** Every part's copies where they stand. What rests is let down, all of it together, until its lowest point is on the bed. */
+function inSpace(standing: readonly Standing[]): SolidPart[] {
+  const placed = standing.map((one) => ({
+    ...one,
+    flat: spacePlacements(one.made.copies.placements, one.part.solid, one.part.geometry.at),
+  }));
+  const resting = placed.filter(({ part }) => part.solid.lift === REST);
+  const bodies = resting.filter(({ part }) => part.solid.role === "body");
+  const lowest = Math.min(
+    ...(bodies.length > 0 ? bodies : resting).map(({ made, flat }) =>
+      lowestOf(made.copies.placements, made.meshes, flat),
+    ),
+  );
+  return placed.map(({ part, place, cutBy, made, flat }) => {
+    const { lift, role } = part.solid;
+    const by = lift === REST ? (Number.isFinite(lowest) ? -lowest : 0) : lift;
+    return { id: part.id, name: part.name, place, role, cutBy, groups: groupsOf(part, made, lifted(flat, by)) };
+  });
+}
+
+/** What a solid without a paint is shown in. */
+const UNPAINTED = "#8D93A1";
+
+function groupsOf({ finish }: PartScene, { copies, meshes }: Remembered, flat: Float64Array): SolidGroup[] {
+  const { placements } = copies;
+  const paint = finish.fill ?? finish.line?.paint ?? null;
+  const colorOf = paint ? colorAt(paint, placements) : () => UNPAINTED;
+  return meshes.flatMap((colored, shape) => {
+    const own = Array.from({ length: placements.count }, (_, copy) => copy).filter(
+      (copy) => (placements.shapeOf?.[copy] ?? 0) === shape,
+    );
+    if (own.length === 0) return [];
+    const matrices = new Float64Array(own.length * SPACE_STRIDE);
+    own.forEach((copy, index) =>
+      matrices.set(flat.subarray(copy * SPACE_STRIDE, (copy + 1) * SPACE_STRIDE), index * SPACE_STRIDE),
+    );
+    return colored.map(({ color, mesh }) => ({
+      mesh,
+      matrices,
+      copies: Uint32Array.from(own),
+      colors: own.map((copy) => color ?? colorOf(copy).slice(0, 7)),
+    }));
+  });
+}

@@ -1,0 +1,25 @@
+import { formatOf, type FlatFormat, makePng, makeSvg, subjectOf, tileOfScene, type Design, type Tile } from "../src";
+
+/** A design as an SVG. */
+export const svgOf = (design: Design): string => makeSvg(subjectOf(design));
+
+/** A design as a PNG, so many pixels across. */
+export const pngOf = (design: Design, width: number) => makePng(subjectOf(design).scene, width);
+
+/** A design's seamless tile. */
+export function tileOf(design: Design): Tile | null {
+  const tile = tileOfScene(subjectOf(design).scene);
+  return "frame" in tile ? tile : null;
+}
+
+/** What a format says of a design. */
+export const notesOf = (extension: string, design: Design): string =>
+  (flatFormat(extension).notes?.(subjectOf(design)) ?? []).join("; ");
+
+/** A format of what lies flat, by its ending. */
+export function flatFormat(extension: string): FlatFormat {
+  const format = formatOf(extension);
+  if (!format || format.kind === "solid" || format.kind === "cut" || format.kind === "print")
+    throw new Error(`there is no flat format ${extension}`);
+  return format;
+}

@@ -1,0 +1,198 @@
+import { randomUUID } from "node:crypto";
+import { EventEmitter } from "node:events";
+import { Worker } from "node:worker_threads";
+import type { Device } from "@twin-petal/core";
+import { HttpProblem } from "../problem";
+import { inRepository } from "../settings";
+import type { DeviceNews, DeviceOrder, DeviceWork } from "../work/deviceWorker";
+import type { JobRow, JobStore } from "./jobStore";
+
+/** Devices that run at once: each has a thread of its own. */
+const MOST_RUNNING = 4;
+/** A device reads a file in no more than this, milliseconds. */
+const LONGEST_OPENING = 120_000;
+/** How far a job has come is written down no more often than this, milliseconds. */
+const WRITE_EVERY = 500;
+
+/** What is asked of a device. */
+export interface JobAsked {
+  readonly device: Device;
+  readonly name: string;
+  readonly file: Buffer;
+  readonly settings: object;
+  /** How many times faster than the device would be; null for at once. */
+  readonly pace: number | null;
+}
+
+/** A job's news as they are streamed. */
+export type JobNews =
+  | { readonly event: "step"; readonly data: Extract<DeviceNews, { kind: "step" }> }
+  | { readonly event: "state" | "end"; readonly data: JobRow };
+
+interface Running {
+  readonly worker: Worker;
+  readonly trace: Readonly<Record<string, number>>[];
+  readonly news: EventEmitter<{ news: [JobNews] }>;
+  row: JobRow;
+  written: number;
+  /** Whether how it ended is known: a thread tells it, and then ends itself. */
+  isOver: boolean;
+}
+
+/** Simulated devices at work, each in a thread of its own; what they did outlives the server. */
+export class Jobs {
+  private readonly running = new Map<string, Running>();
+
+  constructor(private readonly store: JobStore) {}
+
+  /** What the devices are doing and have done, the newest first. */
+  async list(): Promise<JobRow[]> {
+    return (await this.store.list()).map((row) => this.running.get(row.id)?.row ?? row);
+  }
+
+  /** A job as it is now. Throws where there is none such. */
+  async find(id: string): Promise<JobRow> {
+    const row = this.running.get(id)?.row ?? (await this.store.find(id));
+    if (!row) throw new HttpProblem(404, "There is no such job.");
+    return row;
+  }
+
+  /** Gives a file to a device, which begins when it has read it and found it right. Throws its refusal. */
+  async start(asked: JobAsked): Promise<JobRow> {
+    if (this.running.size >= MOST_RUNNING) {
+      throw new HttpProblem(503, `${MOST_RUNNING} devices are at work already; stop one, or wait until one is done.`);
+    }
+    const { device, name, file, settings, pace } = asked;
+    const id = randomUUID();
+    const work: DeviceWork = { device: device.kind, file: Uint8Array.from(file), settings, pace };
+    const worker = new Worker(inRepository("server/dist/work/deviceWorker.js"), { workerData: work });
+    const steps = await opened(worker);
+    const row: JobRow = {
+      id,
+      device: device.kind,
+      name,
+      state: "running",
+      created: Date.now(),
+      steps,
+      done: 0,
+      pace,
+      settings: JSON.stringify(settings),
+      report: null,
+      trouble: null,
+    };
+    await this.store.add({ ...row, file });
+    const job: Running = { worker, row, trace: [], news: new EventEmitter(), written: 0, isOver: false };
+    job.news.setMaxListeners(0);
+    this.running.set(id, job);
+    worker.on("message", (news: DeviceNews) => this.hear(job, news));
+    worker.on("error", (error) =>
+      this.end(job, { state: "failed", trouble: `The device broke off: ${error.message}` }),
+    );
+    worker.on("exit", () => this.end(job, { state: "failed", trouble: "The device ended before it was done." }));
+    worker.postMessage("resume" satisfies DeviceOrder);
+    return row;
+  }
+
+  /** Runs a job's file once more, as a job of its own. */
+  async again(id: string, device: Device): Promise<JobRow> {
+    const { name, settings, pace } = await this.find(id);
+    const file = await this.store.fileOf(id);
+    if (!file) throw new HttpProblem(404, "There is no such job.");
+    const stored: unknown = JSON.parse(settings);
+    const read = device.readSettings(stored);
+    if ("refusal" in read) throw new HttpProblem(422, read.refusal);
+    return this.start({ device, name, file, settings: read.settings, pace });
+  }
+
+  /** Pauses, resumes or stops a job. Throws where it does not run. */
+  async order(id: string, order: DeviceOrder): Promise<JobRow> {
+    const job = this.running.get(id);
+    if (!job) {
+      const { state } = await this.find(id);
+      throw new HttpProblem(409, `The job is ${state}; only one that runs can be told to ${order}.`);
+    }
+    job.worker.postMessage(order);
+    if (order === "stop") {
+      await new Promise<void>((done) => job.news.on("news", ({ event }) => event === "end" && done()));
+    } else {
+      job.row = { ...job.row, state: order === "pause" ? "paused" : "running" };
+      await this.store.change(id, { state: job.row.state });
+      job.news.emit("news", { event: "state", data: job.row });
+    }
+    return this.find(id);
+  }
+
+  /** Every step a job has done. */
+  async trace(id: string): Promise<readonly unknown[]> {
+    const job = this.running.get(id);
+    if (job) return job.trace;
+    await this.find(id);
+    const kept = await this.store.traceOf(id);
+    const steps: unknown = kept === null ? [] : JSON.parse(kept);
+    return Array.isArray(steps) ? steps.map((step): unknown => step) : [];
+  }
+
+  /** Calls back with everything a job does from now on; answers how to end that, or null where it does not run. */
+  listen(id: string, hear: (news: JobNews) => void): (() => void) | null {
+    const job = this.running.get(id);
+    if (!job) return null;
+    job.news.on("news", hear);
+    return () => job.news.off("news", hear);
+  }
+
+  /** Ends every device at once; what ran is told as interrupted when the server is back. */
+  async close(): Promise<void> {
+    const workers = [...this.running.values()].map(({ worker }) => worker);
+    this.running.clear();
+    await Promise.all(workers.map((worker) => worker.terminate()));
+  }
+
+  private hear(job: Running, news: DeviceNews): void {
+    if (news.kind === "ended") {
+      return this.end(job, { state: news.stopped ? "stopped" : "done", report: JSON.stringify(news.report) });
+    }
+    if (news.kind !== "step") return;
+    job.trace.push({ ...news.trace, seconds: news.seconds });
+    job.row = { ...job.row, done: news.index + 1 };
+    job.news.emit("news", { event: "step", data: news });
+    if (Date.now() - job.written < WRITE_EVERY) return;
+    job.written = Date.now();
+    void this.store.change(job.row.id, { done: job.row.done });
+  }
+
+  private end(job: Running, change: Pick<JobRow, "state"> & Partial<JobRow>): void {
+    const { id } = job.row;
+    if (this.running.get(id) !== job || job.isOver) return;
+    job.isOver = true;
+    job.row = { ...job.row, ...change };
+    const { state, report, trouble, done } = job.row;
+    const kept = this.store.change(id, { state, report, trouble, done, trace: JSON.stringify(job.trace) });
+    void kept.finally(() => {
+      this.running.delete(id);
+      job.news.emit("news", { event: "end", data: job.row });
+    });
+  }
+}
+
+/** The steps a device has found in its file. Rejects with its refusal. */
+function opened(worker: Worker): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const give = (error: Error) => {
+      clearTimeout(timer);
+      void worker.terminate();
+      reject(error);
+    };
+    const timer = setTimeout(
+      () => give(new HttpProblem(503, "The device took longer than two minutes to read the file.")),
+      LONGEST_OPENING,
+    );
+    worker.once("error", give);
+    worker.once("message", (news: DeviceNews) => {
+      if (news.kind === "refused") return give(new HttpProblem(422, news.refusal));
+      if (news.kind !== "opened") return give(new Error("a device began before it had read its file"));
+      clearTimeout(timer);
+      worker.off("error", give);
+      resolve(news.steps);
+    });
+  });
+}

@@ -1,0 +1,56 @@
+import type { DesignStore } from "./db/designStore";
+import type { Pools } from "./pools";
+
+/** Pixels of a picture on its longer side. */
+const PIXELS = 480;
+/** A design rests this long after a save before its picture is made, milliseconds: one being worked on is saved often. */
+const REST = 4_000;
+
+type Row = NonNullable<Awaited<ReturnType<DesignStore["find"]>>>;
+
+/** The pictures the wall shows: made once for each revision, ready before anybody asks where that can be. */
+export class Pictures {
+  private readonly waiting = new Map<string, NodeJS.Timeout>();
+  private readonly underWay = new Map<string, Promise<Buffer>>();
+
+  constructor(
+    private readonly store: DesignStore,
+    private readonly pools: Pools,
+    /** Is told why a picture could not be made beforehand; whoever asks for it is told too. */
+    private readonly onTrouble: (error: unknown) => void,
+  ) {}
+
+  /** Has a design's picture made once it rests. */
+  soon(id: string): void {
+    clearTimeout(this.waiting.get(id));
+    const timer = setTimeout(() => {
+      this.waiting.delete(id);
+      void this.refresh(id).catch(this.onTrouble);
+    }, REST);
+    timer.unref();
+    this.waiting.set(id, timer);
+  }
+
+  /** A design's picture as it is now. */
+  async of(row: Row): Promise<Buffer> {
+    return (await this.store.picture(row.id, row.revision)) ?? this.make(row);
+  }
+
+  private async refresh(id: string): Promise<void> {
+    const row = await this.store.find(id);
+    if (row && row.binned === null) await this.of(row);
+  }
+
+  private make(row: Row): Promise<Buffer> {
+    const key = `${row.id} ${row.revision}`;
+    const making = this.underWay.get(key) ?? this.makeAndKeep(row).finally(() => this.underWay.delete(key));
+    this.underWay.set(key, making);
+    return making;
+  }
+
+  private async makeAndKeep({ id, revision, content }: Row): Promise<Buffer> {
+    const png = await this.pools.picture(content, PIXELS);
+    await this.store.keepPicture(id, revision, png);
+    return png;
+  }
+}

@@ -1,0 +1,87 @@
+import { parentPort, workerData } from "node:worker_threads";
+import { setTimeout as wait } from "node:timers/promises";
+import { DEVICES, type DeviceRun } from "@twin-petal/core";
+import { NODE_HOST } from "@twin-petal/host";
+
+/** What a device's thread is given. */
+export interface DeviceWork {
+  readonly device: string;
+  readonly file: Uint8Array;
+  readonly settings: object;
+  /** How many times faster than the device would be; null for at once. */
+  readonly pace: number | null;
+}
+
+/** What is asked of it while it runs. */
+export type DeviceOrder = "pause" | "resume" | "stop";
+
+/** What it tells. */
+export type DeviceNews =
+  | { readonly kind: "opened"; readonly steps: number }
+  | { readonly kind: "refused"; readonly refusal: string }
+  | {
+      readonly kind: "step";
+      readonly index: number;
+      readonly seconds: number;
+      readonly trace: Readonly<Record<string, number>>;
+    }
+  | { readonly kind: "ended"; readonly stopped: boolean; readonly report: Readonly<Record<string, number>> };
+
+/** Steps are waited for in pieces no longer than this, so that orders are heard, milliseconds. */
+const LONGEST_WAIT = 100;
+
+const port = parentPort;
+if (!port) throw new Error("this is the thread of a device");
+const tell = (news: DeviceNews) => port.postMessage(news);
+
+// Nothing is done before whoever sent the file listens.
+let order: DeviceOrder = "pause";
+port.on("message", (next: DeviceOrder) => {
+  // What is stopped stays so.
+  if (order !== "stop") order = next;
+});
+
+const isStopped = () => order === "stop";
+const isPaused = () => order === "pause";
+
+async function work({ device: kind, file, settings, pace }: DeviceWork): Promise<void> {
+  const device = DEVICES.find((known) => known.kind === kind);
+  if (!device) throw new Error(`there is no device called ${kind}`);
+  const run = await device.open(file, settings, NODE_HOST);
+  if ("refusal" in run) return tell({ kind: "refused", refusal: run.refusal });
+  tell({ kind: "opened", steps: run.steps });
+  try {
+    await go(run, pace);
+    tell({ kind: "ended", stopped: isStopped(), report: run.report() });
+  } finally {
+    run.end();
+  }
+}
+
+async function go(run: DeviceRun, pace: number | null): Promise<void> {
+  for (let index = 0; index < run.steps; index++) {
+    while (isPaused()) await wait(LONGEST_WAIT);
+    if (isStopped()) return;
+    const { seconds, trace } = run.step(index);
+    await waitFor(pace === null ? 0 : (seconds * 1000) / pace);
+    if (isStopped()) return;
+    tell({ kind: "step", index, seconds, trace });
+  }
+}
+
+async function waitFor(milliseconds: number): Promise<void> {
+  let left = milliseconds;
+  do {
+    await wait(Math.min(left, LONGEST_WAIT));
+    if (!isPaused()) left -= LONGEST_WAIT;
+  } while (left > 0 && !isStopped());
+}
+
+function isWork(data: unknown): data is DeviceWork {
+  return typeof data === "object" && data !== null && "device" in data && "file" in data && "settings" in data;
+}
+
+const given: unknown = workerData;
+if (!isWork(given)) throw new Error("a device was given nothing to do");
+await work(given);
+port.close();

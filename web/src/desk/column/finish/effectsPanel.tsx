@@ -1,0 +1,41 @@
+import { EFFECT, type Finish, type PaletteColor } from "@twin-petal/core";
+import { useEditing } from "@/store/deskStore";
+import { setFinish } from "@/store/edits/finish";
+import { Sentence } from "@/ui/sentence";
+import { WordButton } from "../../fields/wordButton";
+import { EFFECT_LABELS } from "./effects/list";
+
+interface EffectsProps {
+  readonly part: string;
+  readonly finish: Finish;
+  readonly palette: readonly PaletteColor[];
+}
+
+/** What lies under and over the part's paint. */
+export function EffectPanel({ part, finish, palette }: EffectsProps) {
+  const { edit } = useEditing();
+  const absent = EFFECT_LABELS.filter(({ kind }) => finish[kind] === null);
+  return (
+    <>
+      {EFFECT_LABELS.filter(({ kind }) => finish[kind] !== null).map(({ kind, name, Panel }) => (
+        <Sentence key={kind}>
+          <Panel part={part} finish={finish} palette={palette} />
+          <WordButton onClick={() => edit(setFinish(part, kind, null, `remove the ${name}`))}>no {name}</WordButton>
+        </Sentence>
+      ))}
+      {absent.length > 0 && (
+        <Sentence>
+          Add{" "}
+          {absent.map(({ kind, add }) => (
+            <WordButton
+              key={kind}
+              onClick={() => edit(setFinish(part, kind, EFFECT[kind].field.complete({}), `add ${add}`))}
+            >
+              {add}
+            </WordButton>
+          ))}
+        </Sentence>
+      )}
+    </>
+  );
+}

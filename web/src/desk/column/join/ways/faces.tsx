@@ -1,0 +1,151 @@
+import { FACE_PAINTS, paletteReference, type FacePaint, type FillValue, type Join } from "@twin-petal/core";
+import { useDesk, useEditing } from "@/store/deskStore";
+import { setJoin } from "@/store/edits/join";
+import { addColor } from "@/store/edits/sheet";
+import { Choice } from "@/ui/choice";
+import { Swatch } from "@/ui/swatch";
+import { together } from "@/store/atHand";
+import { FACE_KINDS } from "../../finish/fills/list";
+import { FillPanel } from "../../finish/fillPanel";
+import { TouchButton } from "../../../fields/touchButton";
+import { WordButton } from "../../../fields/wordButton";
+import type { JoinLabels } from "./definition";
+
+const PAINT_WORDS: Readonly<Record<FacePaint, string>> = {
+  orbit: "orbit by orbit",
+  depth: "by how many lie over each other",
+  alternate: "alternately",
+};
+
+export const facesLabels: JoinLabels = {
+  kind: "faces",
+  name: "faces",
+  promise: "split into faces where they cross",
+  Panel,
+};
+
+/** What the colours of faces go by, what they are, and painting them by hand. */
+function Panel({ part, join }: { part: string; join: Join }) {
+  const { edit } = useEditing();
+  return (
+    <>
+      , coloured{" "}
+      <Choice
+        label="faces coloured"
+        value={join.paint}
+        choices={FACE_PAINTS.map((value) => ({ value, words: PAINT_WORDS[value] }))}
+        onChange={(paint) => edit(setJoin(part, { paint }, `faces coloured ${PAINT_WORDS[paint]}`))}
+      />{" "}
+      in <FaceColors part={part} colors={join.colors} />
+      <BrushPanel part={part} own={join.own.length} />
+    </>
+  );
+}
+
+/** Faces painted on the sheet, with a colour or hollow. */
+function BrushPanel({ part, own }: { part: string; own: number }) {
+  const { edit } = useEditing();
+  const palette = useDesk((state) => state.history.design.palette);
+  const { brush, touching } = useDesk((state) => state.hand);
+  const setHand = useDesk((state) => state.setHand);
+  return (
+    <>
+      <TouchButton touching="faces" words="paint faces …" />
+      {touching === "faces" && (
+        <>
+          {" "}
+          A click on the sheet paints an orbit {brush === null ? "hollow" : "with"}
+          {brush === null ? (
+            <WordButton onClick={() => setHand({ brush: "#C8442B" })}>with a colour</WordButton>
+          ) : (
+            <>
+              <Swatch label="brush" value={brush} palette={palette} onChange={(next) => setHand({ brush: next })} />
+              <WordButton onClick={() => setHand({ brush: null })}>hollow</WordButton>
+            </>
+          )}
+          , with Alt one face alone
+        </>
+      )}
+      {own > 0 && (
+        <WordButton onClick={() => edit(setJoin(part, { own: [] }, "faces alone back to their orbits"))}>
+          {own === 1 ? "1 painted alone: undo it" : `${own} painted alone: undo them`}
+        </WordButton>
+      )}
+    </>
+  );
+}
+
+/** The colours faces take in turn; none given, the fill's. */
+function FaceColors({ part, colors }: { part: string; colors: Join["colors"] }) {
+  const { edit, now } = useEditing();
+  const palette = useDesk((state) => state.history.design.palette);
+  const set = (next: Join["colors"], change: string, gesture?: string) =>
+    edit(setJoin(part, { colors: next }, change, gesture));
+  const replaced = (index: number, color: FillValue | null) => colors.map((old, at) => (at === index ? color : old));
+  return (
+    <>
+      {colors.length === 0 && "the fill’s colours"}
+      {colors.map((color, index) =>
+        color === null ? (
+          <WordButton
+            key={index}
+            title="Fill it again"
+            onClick={() => set(replaced(index, "#1E6F5C"), "fill the face")}
+          >
+            hollow
+          </WordButton>
+        ) : (
+          <span key={index}>
+            <FillPanel
+              label={`face colour ${index + 1}`}
+              fill={color}
+              palette={palette}
+              rules={[]}
+              kinds={FACE_KINDS}
+              onChange={(next, change, gesture) => set(replaced(index, next), change, gesture)}
+              onName={(hex, replace) => {
+                const named = addColor(now(), hex);
+                const use = setJoin(part, { colors: replaced(index, replace(paletteReference(named.name))) }, "");
+                edit(together(named.edit.label, [named.edit, use]));
+              }}
+            />
+            <WordButton
+              aria-label={`Remove face colour ${index + 1}`}
+              onClick={() =>
+                set(
+                  colors.filter((_, at) => at !== index),
+                  "remove a face colour",
+                )
+              }
+            >
+              ×
+            </WordButton>
+          </span>
+        ),
+      )}
+      <WordButton
+        onClick={() => set([...colors, FRESH[colors.length % FRESH.length] ?? "#1E6F5C"], "add a face colour")}
+      >
+        {colors.length === 0 ? "colours of their own" : "another"}
+      </WordButton>
+      {colors.length > 0 && colors.at(-1) !== null && (
+        <WordButton onClick={() => set([...colors, null], "add a hollow face")}>a hollow one</WordButton>
+      )}
+      {palette.length > 1 && (
+        <WordButton
+          title="The palette’s colours in turn, orbit by orbit"
+          onClick={() =>
+            set(
+              palette.map(({ name }) => paletteReference(name)),
+              "deal the palette out",
+            )
+          }
+        >
+          deal the palette out
+        </WordButton>
+      )}
+    </>
+  );
+}
+
+const FRESH: readonly string[] = ["#1E6F5C", "#E7C9A0", "#C8442B", "#17566B", "#D9A24B", "#6E5BA8"];

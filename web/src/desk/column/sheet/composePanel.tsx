@@ -1,0 +1,40 @@
+import { isEmpty } from "@twin-petal/core";
+import { useDesign, useEditing } from "@/store/deskStore";
+import { addAccents, addCentrePiece, spreadParts } from "@/store/edits/compose";
+import { Sentence } from "@/ui/sentence";
+import { WordButton } from "../../fields/wordButton";
+import { usePicture } from "../../stage/pictureContext";
+
+/** Composing the sheet: a centre piece, scattered accents, parts spread evenly. */
+export function ComposePanel() {
+  const { edit, choose, now } = useEditing();
+  const { report, painter } = usePicture();
+  const { parts } = useDesign();
+  const movable = parts.filter(({ visible, locked, role }) => visible && !locked && role === "show");
+  const add = (added: ReturnType<typeof addAccents>) => {
+    edit(added.edit);
+    choose(added.id);
+  };
+  const spread = async (way: "across" | "down") => {
+    const boxes = await painter.boxes();
+    const placed = movable.flatMap((part) => {
+      const box = boxes.get(part.id);
+      return box && !isEmpty(box) ? [{ part, box }] : [];
+    });
+    if (report) edit(spreadParts(placed, way, report.sheet));
+  };
+  return (
+    <Sentence>
+      Add
+      <WordButton onClick={() => add(addCentrePiece(now()))}>a centre piece</WordButton>
+      <WordButton onClick={() => add(addAccents(now()))}>scattered accents</WordButton>
+      {movable.length > 2 && (
+        <>
+          or spread the parts evenly
+          <WordButton onClick={() => void spread("across")}>across</WordButton>
+          <WordButton onClick={() => void spread("down")}>down</WordButton>
+        </>
+      )}
+    </Sentence>
+  );
+}

@@ -1,0 +1,17 @@
+import { useState, type ReactNode } from "react";
+import { WordButton } from "./wordButton";
+
+interface FoldedProps {
+  /** What the words are about, in a word or two. */
+  readonly about: string;
+  /** Whether they say something that should be seen at once. */
+  readonly said: boolean;
+  readonly children: ReactNode;
+}
+
+/** The rest of a sentence, kept folded while it says nothing that is not usual. */
+export function Folded({ about, said, children }: FoldedProps) {
+  const [open, setOpen] = useState(false);
+  if (said || open) return <> {children}</>;
+  return <WordButton onClick={() => setOpen(true)}>{about} …</WordButton>;
+}

@@ -1,0 +1,57 @@
+import { proxy } from "comlink";
+import { useEffect, useState } from "react";
+import { useDeskStore } from "@/store/deskStore";
+import { Button } from "@/ui/button";
+import { usePicture } from "./pictureContext";
+
+/** Work that takes longer than this is told, milliseconds. */
+const TELL_AFTER = 300;
+
+/** What is being computed when it takes long, and a way to stop it: the last change is then undone. */
+export function WorkPanel() {
+  const { painter, currency, restart } = usePicture();
+  const store = useDeskStore();
+  const [part, setPart] = useState("");
+  const [long, setLong] = useState(false);
+  useEffect(() => {
+    void painter.watchWork(proxy((name: string) => setPart(name)));
+  }, [painter]);
+  useEffect(() => {
+    let timer = 0;
+    const stop = currency.watch((current) => {
+      if (current) {
+        window.clearTimeout(timer);
+        timer = 0;
+        setLong(false);
+      } else if (timer === 0) timer = window.setTimeout(() => setLong(true), TELL_AFTER);
+    });
+    return () => {
+      stop();
+      window.clearTimeout(timer);
+    };
+  }, [currency]);
+  if (!long) return null;
+  const { history, undo } = store.getState();
+  const last = history.past.at(-1)?.label;
+  return (
+    <div
+      role="status"
+      className="absolute bottom-3 left-1/2 z-20 flex -translate-x-1/2 items-center gap-2 rounded-md border border-hairline bg-surface px-3 py-1.5 text-[15px] shadow-floating"
+    >
+      <span className="size-2 animate-pulse rounded-full bg-live motion-reduce:animate-none" aria-hidden="true" />
+      {part === "" ? "Computing" : `Computing “${part}”`} …
+      {last !== undefined && (
+        <Button
+          className="h-7 px-2 text-[15px]"
+          title={`Stops, and undoes: ${last}`}
+          onClick={() => {
+            undo();
+            restart();
+          }}
+        >
+          Stop and undo
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,20 @@
+/** What each file is, in words, by its ending. */
+export const FORMAT_LABELS: Readonly<Record<string, string>> = {
+  svg: "vectors at real size; opens here again",
+  pdf: "vectors on a page at real size",
+  png: "a picture",
+  "tile.svg": "the seamless tile, as vectors",
+  "tile.png": "the seamless tile, as a picture",
+  stl: "the solid, as printers of solids read it",
+  "3mf": "the solid with units and colours",
+  obj: "the solid’s surface with its colours, as text",
+  glb: "the solid for showing, in its colours",
+  "print.pdf": "the pages, as they are printed",
+  "print.png": "the first page, as a picture",
+  gcode: "the program a cutter follows",
+  dxf: "the lines of the cut, with true arcs and curves",
+  "cut.svg": "the lines of the cut, as vectors",
+  "cut.pdf": "the lines of the cut, on a page",
+  "petal.json": "the design file",
+  "scene.json": "every copy’s place, as numbers",
+};

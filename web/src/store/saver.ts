@@ -1,0 +1,138 @@
+import { toFile, type Design } from "@twin-petal/core";
+import { ApiError, messageOf } from "@/api/http";
+import type { DeskStore, SaveState } from "./deskStore";
+import type { Kept } from "./keep";
+
+/** A change rests this long before it is saved, milliseconds; a drag saves once, at its end. */
+const REST = 500;
+/** … and this long before the browser keeps it. */
+const KEEP_REST = 150;
+/** How long after a failure the next try comes. */
+const RETRY = 4_000;
+
+/** Where designs go. */
+interface SaverPlaces {
+  /** Saves on top of a revision and answers the new one; `last` where the page is about to go. */
+  send: (id: string, file: unknown, revision: number, last: boolean) => Promise<number>;
+  /** Keeps a design in the browser; answers whether it could. */
+  keep: (id: string, kept: Kept) => Promise<boolean>;
+}
+
+/**
+ * Saves the design of a desk whenever it has changed and rested, and keeps every change in the browser until the server
+ * has it. How that stands is the desk's `saveState`:
+ *
+ * - `saved`: the server has the design as it is;
+ * - `changed`: it has changed, and will be saved once it rests;
+ * - `saving`: it is on its way; what changes meanwhile is saved after it;
+ * - `failed`: the last try failed. Where the server cannot be reached or is at fault it is tried again; what the server
+ *   refuses waits for another change;
+ * - `conflict`: someone else saved meanwhile; nothing is sent until a person has chosen.
+ */
+export class Saver {
+  private saveTimer: Timer | undefined;
+  private keepTimer: Timer | undefined;
+  private isSending = false;
+  /** The design the server is known to have; null where that is not known. */
+  private saved: Design | null;
+  private readonly stopWatching: () => void;
+
+  constructor(
+    private readonly store: DeskStore,
+    private readonly places: SaverPlaces,
+  ) {
+    const { saveState, history } = store.getState();
+    this.saved = saveState.kind === "saved" ? history.design : null;
+    this.stopWatching = store.subscribe((state, before) => this.watch(state, before));
+    if (this.saved === null) this.saveAfter(0);
+  }
+
+  /** Saves without waiting for the change to rest. */
+  saveNow(): void {
+    void this.save(false);
+  }
+
+  /** Keeps and saves what there is, as the page may be about to go. */
+  leave(): void {
+    void this.keepNow();
+    void this.save(true);
+  }
+
+  /** Leaves the desk for good. */
+  stop(): void {
+    this.leave();
+    this.stopWatching();
+  }
+
+  private watch(state: DeskStates, before: DeskStates): void {
+    const chosen = before.saveState.kind === "conflict" && state.saveState.kind !== "conflict";
+    if (chosen && state.saveState.kind === "saved") this.saved = state.history.design;
+    if (state.history === before.history) {
+      if (chosen && state.saveState.kind === "changed") this.saveAfter(0);
+      return;
+    }
+    clearTimeout(this.keepTimer);
+    this.keepTimer = setTimeout(() => void this.keepNow(), KEEP_REST);
+    if (state.saveState.kind === "conflict") return;
+    const isBack = state.history.design === this.saved;
+    if (!this.isSending) this.show({ kind: isBack ? "saved" : "changed" });
+    if (!isBack) this.saveAfter(REST);
+  }
+
+  private async save(last: boolean): Promise<void> {
+    clearTimeout(this.saveTimer);
+    const { id, history, revision, saveState, setRevision } = this.store.getState();
+    const { design } = history;
+    if (this.isSending || design === this.saved || saveState.kind === "conflict") return;
+    this.isSending = true;
+    this.show({ kind: "saving" });
+    try {
+      const next = await this.places.send(id, toFile(design), revision, last);
+      this.saved = design;
+      setRevision(next);
+      const rested = this.store.getState().history.design === design;
+      this.show({ kind: rested ? "saved" : "changed" });
+      if (!rested) this.saveAfter(REST);
+      this.isSending = false;
+      await this.keepNow();
+    } catch (error) {
+      this.isSending = false;
+      await this.fail(error);
+    }
+  }
+
+  /** Says what went wrong, and whether the browser has the change; tries again where that may help. */
+  private async fail(error: unknown): Promise<void> {
+    const kept = await this.keepNow();
+    const { history } = this.store.getState();
+    if (history.design === this.saved) return;
+    this.show(failureOf(error, kept));
+    if (!(error instanceof ApiError) || error.status === 0 || error.status >= 500) this.saveAfter(RETRY);
+  }
+
+  private keepNow(): Promise<boolean> {
+    clearTimeout(this.keepTimer);
+    const { id, history, revision } = this.store.getState();
+    return this.places.keep(id, { history, revision, saved: history.design === this.saved });
+  }
+
+  private saveAfter(rest: number): void {
+    clearTimeout(this.saveTimer);
+    this.saveTimer = setTimeout(() => this.saveNow(), rest);
+  }
+
+  private show(saveState: SaveState): void {
+    this.store.getState().setSaveState(saveState);
+  }
+}
+
+type Timer = ReturnType<typeof setTimeout>;
+type DeskStates = ReturnType<DeskStore["getState"]>;
+
+function failureOf(error: unknown, kept: boolean): SaveState {
+  if (error instanceof ApiError && error.status === 412 && error.details.revision !== undefined) {
+    return { kind: "conflict", revision: error.details.revision };
+  }
+  const first = error instanceof ApiError ? error.details.errors?.[0] : undefined;
+  return { kind: "failed", reason: first ? `${first.path}: ${first.message}` : messageOf(error), kept };
+}

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { CutWork } from "./cutWork";
+
+expose(new CutWork());

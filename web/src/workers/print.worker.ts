@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { PrintWork } from "./printWork";
+
+expose(new PrintWork());

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { SolidWork } from "./solidWork";
+
+expose(new SolidWork());

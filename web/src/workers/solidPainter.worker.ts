@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { SolidPainter } from "./solidPainter";
+
+expose(new SolidPainter());

@@ -1,0 +1,11 @@
+import { amount } from "./amount";
+import type { CutCheckLabel } from "./definition";
+import { doubled } from "./doubled";
+import { fits } from "./fits";
+import { islands } from "./islands";
+import { narrow } from "./narrow";
+import { open } from "./open";
+import { small } from "./small";
+
+/** How every check of cuts is told, in order. */
+export const CUT_CHECK_LABELS: readonly CutCheckLabel[] = [fits, islands, open, doubled, small, narrow, amount];

@@ -6,6 +6,7 @@ export default {
   // Some tests start a process of their own, beside others that do.
   testTimeout: 30_000,
   roots: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/cli", "<rootDir>/web"],
+  setupFilesAfterEnv: ["<rootDir>/core/test/randomMembers.ts"],
   testMatch: ["**/*.test.ts"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],
   transform: {

@@ -17,7 +17,7 @@ function faultOf(program: string): { line: number; message: string } {
 }
 
 const placesOf = (program: string) =>
-  movesOf(program).map(({ to }) => [Number(to.x.toFixed(4)), Number(to.y.toFixed(4))]);
+  movesOf(program).map(({ to }) => [to.x, to.y].map((value) => Number(value.toFixed(4)) + 0));
 const ends = (program: string) => placesOf(program).at(-1);
 
 describe("a program is followed", () => {

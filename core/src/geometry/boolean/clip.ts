@@ -1,6 +1,7 @@
 import type { MainModule, Paths64 } from "clipper2-wasm";
 import { geometryEngine } from "../../engines/geometryEngine";
 import type { Facets } from "./facets";
+import { loopsApart } from "./loopsApart";
 import { backwards, roundOf } from "./oriented";
 import { numbersOf } from "./wholeNumbers";
 import type { ClipRule, Operation } from "./operation";
@@ -25,12 +26,12 @@ export function clip(
   operation: Operation,
   rule: ClipRule,
   touching = false,
-): Loop[] {
+): readonly Loop[] {
   const engine = geometryEngine();
   return withOwned((own) => {
     const result = combined(engine, own, operands, operation, rule);
-    if (!touching) return loopsOf(result);
-    return loopsOf(run(engine, own, result, own(new engine.Paths64()), "union", "nonzero"));
+    if (!touching) return loopsApart(loopsOf(result));
+    return loopsApart(loopsOf(run(engine, own, result, own(new engine.Paths64()), "union", "nonzero")));
   });
 }
 

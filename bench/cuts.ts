@@ -20,7 +20,7 @@ import {
   type Path,
 } from "@twin-petal/core";
 import { NODE_HOST } from "@twin-petal/host";
-import { nearestFirst } from "../core/src/cut/nearestFirst";
+import { nearestFirst } from "../core/src/errands/nearestFirst";
 import { straight } from "../core/src/geometry/cubic";
 import { flattenPath } from "../core/src/geometry/flatten";
 import { subpathOf } from "../core/src/geometry/path";

@@ -10,7 +10,7 @@ import {
   type CutPlan,
   type Errand,
 } from "../src";
-import { nearestFirst } from "../src/cut/nearestFirst";
+import { nearestFirst } from "../src/errands/nearestFirst";
 import { randomFrom } from "../src/geometry/random";
 import { areaOfPath, boxOfPath, segmentsOf, subpathOf } from "../src/geometry/path";
 import { measurePath } from "../src/geometry/pathLength";

@@ -9,8 +9,8 @@ import { bridgesOn, placesOnRuns, type Stretch } from "./bridges";
 import { hatchOf } from "./hatch";
 import { nestingOf } from "./nesting";
 import { cutOf, lengthOf, outlinesOf, outlinesToCut, type CutOutline } from "./outlines";
-import type { Errand } from "./errand";
-import { shortestWay, type Listener } from "./shortestWay";
+import type { Errand } from "../errands/errand";
+import { shortestWay, type Listener } from "../errands/shortestWay";
 import { aroundRun, entryOf, kerfed, type CutSettings, type CutStroke } from "./strokes";
 
 /** An outline that is cut through, as it is known before the head's way is: for checks. */

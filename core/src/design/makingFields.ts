@@ -1,7 +1,9 @@
 import { choice } from "../fields/choice";
 import type { ResolvedOf, StoredOf } from "../fields/field";
+import { list } from "../fields/list";
 import { number } from "../fields/number";
 import { record } from "../fields/record";
+import { text } from "../fields/text";
 import { toggle } from "../fields/toggle";
 
 const SIDE = { min: 1, max: 10_000 };
@@ -78,8 +80,36 @@ export const PRINT_MAKING = record({
   grey: toggle(false),
 });
 
+/** The shapes of hoops. */
+export const HOOP_SHAPES = ["rectangle", "oval"] as const;
+
+/** The hoop, and what the machine that sews can. Lengths in millimetres. */
+export const STITCH_MAKING = record({
+  frame: record({
+    width: number("length", 130, SIDE),
+    height: number("length", 180, SIDE),
+    shape: choice(HOOP_SHAPES, "rectangle"),
+  }),
+  /** Stitches a minute. */
+  speed: number("count", 700, { min: 1, max: 10_000, step: 50 }),
+  /** Longer stitches are split. */
+  longest: number("length", 7, { min: 1, max: 100, step: 0.5 }),
+  /** Shorter stitches are left out. */
+  shortest: number("length", 0.4, { min: 0, max: 5, step: 0.1 }),
+  /** What begins nearer than this is gone on to by running stitches. */
+  travel: number("length", 3, { min: 0, max: 100, step: 0.5 }),
+  /** Jumps longer than this are trimmed. */
+  trim: number("length", 6, { min: 0, max: 1_000, step: 0.5 }),
+  /** Whether thread is tied at its beginnings and ends. */
+  tie: toggle(true),
+  /** More needle points on a square millimetre than this are told. */
+  densest: number("factor", 6, { min: 0.1, max: 100, step: 0.5 }),
+  /** Ids of parts in the order in which they are sewn, where that is set by hand. */
+  order: list(text("", 40), { most: 1_000 }),
+});
+
 /** How a design is made, each way with settings of its own. */
-export const MAKING = record({ print: PRINT_MAKING, cut: CUT_MAKING, solid: SOLID_MAKING });
+export const MAKING = record({ print: PRINT_MAKING, cut: CUT_MAKING, stitch: STITCH_MAKING, solid: SOLID_MAKING });
 
 /** How a design is made, as it holds it. */
 export type Making = StoredOf<typeof MAKING.fields>;

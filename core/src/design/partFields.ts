@@ -13,6 +13,7 @@ import { toggle } from "../fields/toggle";
 import { FINISH, FINISH_DEFAULT } from "../finish/finishFields";
 import { SOLID } from "../form/solidFields";
 import { JOIN, JOIN_DEFAULT } from "../join/joinFields";
+import { STITCHING } from "../thread/stitchFields";
 import { CUT } from "./cutFields";
 import { motif } from "./motifField";
 import { rule } from "./ruleField";
@@ -49,6 +50,8 @@ const PART = record({
   solid: nullable(SOLID),
   /** How it is cut; null where it is cut through. */
   cut: CUT,
+  /** How it is sewn; null where its finish says so. */
+  stitch: STITCHING,
 });
 
 /** A part as a design holds it. */
@@ -84,5 +87,6 @@ export function newPart(id: string, name: string, motif: Motif): Part {
     finish: FINISH_DEFAULT,
     solid: null,
     cut: null,
+    stitch: null,
   };
 }

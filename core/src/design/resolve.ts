@@ -50,7 +50,7 @@ function prepareMotif(stored: Motif, resolver: Resolver, path: string): PlacedMo
 }
 
 function resolvePart(stored: Part, resolver: Resolver, path: string): ResolvedPart {
-  const { id, name, role, visible, oneEach, at, motif, cutouts, rules, join, finish, solid, cut } = part.resolve(
+  const { id, name, role, visible, oneEach, at, motif, cutouts, rules, join, finish, solid, cut, stitch } = part.resolve(
     stored,
     resolver,
     path,
@@ -72,6 +72,7 @@ function resolvePart(stored: Part, resolver: Resolver, path: string): ResolvedPa
     finish: finishOf(finish),
     solid,
     cut,
+    stitch,
     blend: finish.blend,
     report: (field, message) => resolver.report(field === "" ? path : `${path}.${field}`, message),
     problems: resolver.problems,

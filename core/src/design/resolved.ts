@@ -2,6 +2,7 @@ import type { Blend, ResolvedFinish } from "../finish/finishFields";
 import type { FacePainting } from "../finish/paint";
 import type { Problem } from "../formula/problem";
 import type { Matrix } from "../geometry/matrix";
+import type { NOT_SEWN, ResolvedStitch } from "../thread/stitchFields";
 import type { NOT_CUT, ResolvedCut } from "./cutFields";
 import type { ResolvedSolid } from "../form/solidFields";
 import type { ResolvedJoin } from "../join/joinFields";
@@ -56,6 +57,8 @@ export interface ResolvedPart {
   readonly solid: ResolvedSolid | null;
   /** How it is cut; null where it is cut through. */
   readonly cut: ResolvedCut | typeof NOT_CUT | null;
+  /** How it is sewn; null where its finish says so. */
+  readonly stitch: ResolvedStitch | typeof NOT_SEWN | null;
   /** Notes something wrong with it, at one of its fields. */
   report: (field: string, message: string) => void;
   /** What kept its numbers from being known; such a part cannot be computed. */

@@ -55,6 +55,12 @@ export function sizeOf(matrix: Matrix): number {
   return Math.sqrt(Math.abs(determinant(matrix)));
 }
 
+/** Whether a map keeps shapes: lines stay as wide all around. */
+export function isSimilar([a, b, c, d]: Matrix): boolean {
+  const size = Math.hypot(a, b);
+  return Math.abs(Math.hypot(c, d) - size) < 1e-6 * size && Math.abs(a * c + b * d) < 1e-6 * size * size;
+}
+
 /** The inverse map, or null when the map flattens the plane and has none. */
 export function invert(matrix: Matrix): Matrix | null {
   const [a, b, c, d, e, f] = matrix;

@@ -1,6 +1,7 @@
 import type { CutPlan } from "../cut/plan";
 import type { Design } from "../design/design";
 import type { PrintLayout } from "../print/layout";
+import type { StitchPlan } from "../stitch/plan";
 import type { SolidSubject, Subject } from "./subject";
 
 /** What a maker may be told. */
@@ -18,17 +19,17 @@ export interface MakeOptions {
 /** What is made where nothing is said. */
 export const USUAL_OPTIONS: MakeOptions = { dpi: 300, tolerance: null, lineArt: null, page: 1 };
 
-/** What a file is: outlines, pixels, the design or the scene as data, solids, what a cutter does, or printed pages. */
-type FormatKind = "drawing" | "picture" | "data" | "solid" | "cut" | "print";
+/** What a file is: outlines, pixels, the design or the scene as data, solids, what a cutter does, printed pages, or stitches. */
+type FormatKind = "drawing" | "picture" | "data" | "solid" | "cut" | "print" | "stitch";
 
 /** What a file is made of: text or bytes. */
 export type Content = string | Uint8Array<ArrayBuffer>;
 
 /** A file format. Adding one is a file with one of these and a line in the list. */
-export type Format = FlatFormat | SolidFormat | CutFormat | PrintFormat;
+export type Format = FlatFormat | SolidFormat | CutFormat | PrintFormat | StitchFormat;
 
 /** What is known of every format; `S` is what it is made of. */
-interface FormatTraits<S extends Subject> {
+export interface FormatTraits<S extends Subject> {
   /** The file's ending without the dot; also the `as` of the interface over HTTP. */
   readonly extension: string;
   /** As HTTP names it. */
@@ -48,7 +49,7 @@ interface FormatTraits<S extends Subject> {
 /** A format of what lies flat. */
 export interface FlatFormat extends FormatTraits<Subject> {
   /** Whether it is a drawing, a picture or data. */
-  readonly kind: Exclude<FormatKind, "solid" | "cut" | "print">;
+  readonly kind: Exclude<FormatKind, "solid" | "cut" | "print" | "stitch">;
   /** Whether the rasteriser must be loaded before this is made. */
   needsRasteriser?: (subject: Subject) => boolean;
 }
@@ -85,4 +86,16 @@ export interface PrintFormat extends FormatTraits<PrintSubject> {
   readonly kind: "print";
   /** Whether the rasteriser must be loaded before this is made. */
   needsRasteriser?: (subject: PrintSubject) => boolean;
+}
+
+/** A subject with how it is sewn. */
+export interface StitchSubject extends Subject {
+  /** Every stitch, in order. */
+  readonly plan: StitchPlan;
+}
+
+/** A format of what is sewn. */
+export interface StitchFormat extends FormatTraits<StitchSubject> {
+  /** Tells it from others. */
+  readonly kind: "stitch";
 }

@@ -14,6 +14,9 @@ import { glb } from "./mesh/glb";
 import { obj } from "./mesh/obj";
 import { stl } from "./mesh/stl";
 import { threeMf } from "./mesh/threeMf";
+import { stitchCsv } from "./stitch/stitchCsv";
+import { stitchJson } from "./stitch/stitchJson";
+import { stitchSvg } from "./stitch/stitchSvg";
 import { tilePng, tileSvg } from "./tileFormats";
 
 /** Every format a design can be made into, in the order they are offered. */
@@ -33,6 +36,9 @@ export const FORMATS: readonly Format[] = [
   dxf,
   cutSvg,
   cutPdf,
+  stitchJson,
+  stitchSvg,
+  stitchCsv,
   designFile,
   sceneJson,
 ];

@@ -1,6 +1,7 @@
 import type { Design } from "../design/design";
 import type { Problem } from "../formula/problem";
 import { planCut } from "../cut/plan";
+import { planStitches } from "../stitch/plan";
 import { loadGeometryEngine } from "../engines/geometryEngine";
 import { loadRasteriser, type RasteriserSource } from "../engines/rasteriser";
 import { loadSolidEngine } from "../engines/solidEngine";
@@ -15,10 +16,12 @@ import {
   type CutFormat,
   type FlatFormat,
   type Format,
+  type FormatTraits,
   type MakeOptions,
   type PrintFormat,
   type PrintSubject,
   type SolidFormat,
+  type StitchFormat,
 } from "./format";
 import { lineArtOf } from "./lineArt";
 import { subjectOf, type Subject } from "./subject";
@@ -47,6 +50,7 @@ export async function makeFile(
   const asked = { ...USUAL_OPTIONS, ...options };
   if (format.kind === "print") return makePrint(design, format, asked, host);
   if (format.kind === "cut") return makeCut(design, format, asked, host);
+  if (format.kind === "stitch") return makeStitches(design, format, asked, host);
   if (format.kind === "solid") return makeSolid(design, format, asked, host);
   const wanted =
     format.options.includes("lineArt") && asked.lineArt !== null ? lineArtOf(design, asked.lineArt) : design;
@@ -73,10 +77,7 @@ async function makeSolid(design: Design, format: SolidFormat, asked: MakeOptions
   if (solids.problems.length > 0) return { problems: solids.problems };
   if (solids.bodies.length === 0)
     return { refusal: `“${design.name}” has nothing that stands up: its solids are hidden or cutters` };
-  const subject = { ...whole, design, solids };
-  const refusal = format.refuses?.(subject, asked) ?? null;
-  if (refusal !== null) return { refusal };
-  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+  return madeOf({ ...whole, design, solids }, format, asked);
 }
 
 /** The same of printed pages, as line art where the print is to be. */
@@ -106,13 +107,36 @@ export async function printSubject(
 
 /** The same of what is cut. */
 async function makeCut(design: Design, format: CutFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
-  await Promise.all([prepareFor(design, host), loadGeometryEngine(host.geometryEngine)]);
-  const whole = subjectOf(design);
-  if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
+  const whole = await withGeometry(design, host);
+  if ("problems" in whole) return whole;
   const plan = planCut(whole.scene);
   if (plan.strokes.length === 0)
     return { refusal: `“${design.name}” has nothing to cut: show a part that is cut, scored, engraved or drawn` };
-  const subject = { ...whole, plan };
+  return madeOf({ ...whole, plan }, format, asked);
+}
+
+/** The same of what is sewn. */
+async function makeStitches(design: Design, format: StitchFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
+  const whole = await withGeometry(design, host);
+  if ("problems" in whole) return whole;
+  const plan = planStitches(whole.scene);
+  if (plan.how.length === 0)
+    return { refusal: `“${design.name}” has nothing to sew: show a part that has a fill, a line or stitches` };
+  return madeOf({ ...whole, plan }, format, asked);
+}
+
+/** A design's subject, once outlines can be combined. */
+async function withGeometry(
+  design: Design,
+  host: MakeHost,
+): Promise<Subject | { readonly problems: readonly Problem[] }> {
+  await Promise.all([prepareFor(design, host), loadGeometryEngine(host.geometryEngine)]);
+  const whole = subjectOf(design);
+  return whole.scene.problems.length > 0 ? { problems: whole.scene.problems } : whole;
+}
+
+/** What a format makes of its subject, unless it refuses. */
+async function madeOf<S extends Subject>(subject: S, format: FormatTraits<S>, asked: MakeOptions): Promise<Made> {
   const refusal = format.refuses?.(subject, asked) ?? null;
   if (refusal !== null) return { refusal };
   return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };

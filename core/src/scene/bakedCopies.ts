@@ -4,7 +4,7 @@ import { changesWithin, overOf, type Paint } from "../finish/paint";
 import { strokeAreas } from "../finish/line/strokeAreas";
 import { strokesAsAreas } from "../finish/line/strokesAsAreas";
 import { isEmpty, meets, type Box } from "../geometry/box";
-import { IDENTITY, sizeOf, translation, type Matrix } from "../geometry/matrix";
+import { IDENTITY, isSimilar, type Matrix, sizeOf, translation } from "../geometry/matrix";
 import { boxOfPath, transformPath, type Path } from "../geometry/path";
 import { pathData } from "../geometry/pathData";
 import { isSimple } from "../geometry/simple";
@@ -73,12 +73,6 @@ function isSameSize({ placements: { count, matrices } }: PartScene["geometry"]):
   return Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)).every(
     (matrix) => isSimilar(matrix) && Math.abs(sizeOf(matrix) - 1) < 1e-6,
   );
-}
-
-/** Whether a map keeps shapes, so that a line stays as wide all around. */
-function isSimilar([a, b, c, d]: Matrix): boolean {
-  const size = Math.hypot(a, b);
-  return Math.abs(Math.hypot(c, d) - size) < 1e-6 * size && Math.abs(a * c + b * d) < 1e-6 * size * size;
 }
 
 /** Pairs of boxes looked at; among more some are taken to overlap. */

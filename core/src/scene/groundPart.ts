@@ -24,6 +24,7 @@ export function groundPart(sheet: ResolvedSheet): PartScene | null {
     blend: "normal",
     solid: null,
     cut: null,
+    stitch: null,
     pattern: () => "it lies over the whole sheet",
     finish: { fill: ground, line: null, opacity: 1, effects: NO_EFFECTS },
     geometry: {

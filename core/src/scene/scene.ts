@@ -1,4 +1,5 @@
 import type { NOT_CUT, ResolvedCut } from "../design/cutFields";
+import type { NOT_SEWN, ResolvedStitch } from "../thread/stitchFields";
 import type { Role } from "../design/partFields";
 import type { Problem } from "../formula/problem";
 import type { GuideShape } from "../design/guides/definition";
@@ -71,6 +72,8 @@ export interface PartScene {
   readonly solid: ResolvedSolid | null;
   /** How it is cut; null where it is cut through. */
   readonly cut: ResolvedCut | typeof NOT_CUT | null;
+  /** How it is sewn; null where its finish says so. */
+  readonly stitch: ResolvedStitch | typeof NOT_SEWN | null;
   /** The part as a pattern without end; or why it is none, in words that follow its name. */
   readonly pattern: () => Pattern | string;
 }

@@ -152,10 +152,10 @@ function computePart(
   const known = same?.geometryKey === geometryKey ? same : null;
   const composed = known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart);
   const geometry = known?.scene.geometry ?? geometryOf(part, drawing, composed, around);
-  const { id, name, role, visible, blend, solid, cut } = part;
+  const { id, name, role, visible, blend, solid, cut, stitch } = part;
   const blended = blendedFinish(part, sceneOf);
   const finish = { ...blended, fill: joinOf(part.join.mode).fill(part.join, blended.fill, geometry) };
-  const shown = { id, name, role, visible, geometry, finish, blend, solid, cut };
+  const shown = { id, name, role, visible, geometry, finish, blend, solid, cut, stitch };
   const finishKey = once(() => JSON.stringify([finish, blend]));
   return {
     drawingKey,

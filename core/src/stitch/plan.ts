@@ -1,0 +1,139 @@
+import { distance, ORIGIN, type Point } from "../geometry/point";
+import type { Scene } from "../scene/scene";
+import { courseThrough, sharpTurns } from "../thread/course";
+import { runningPoints } from "../thread/lines/running";
+import { Passages } from "./passages";
+import { threadBlocks } from "./sequence";
+import { MOVED, NEXT_THREAD, SewnThread, TRIMMED, type StitchSpan } from "./sewnThread";
+import { unitsOf, type Unit } from "./units";
+
+/** How a scene is sewn. */
+export type StitchSettings = Scene["making"]["stitch"];
+
+/** Everything a machine that sews is to do, in order. Millimetres from the sheet's middle, x right, y down. */
+export interface StitchPlan {
+  /** How it is sewn. */
+  readonly settings: StitchSettings;
+  /** Threads in the order in which they are put in; one that comes back stands there again. */
+  readonly threads: readonly { readonly color: string }[];
+  /** Where the needle goes, across. */
+  readonly x: Float64Array;
+  /** Where it goes, down. */
+  readonly y: Float64Array;
+  /** How it gets there: one of the codes of a stitch file. */
+  readonly how: Uint8Array;
+  /** Which stretches belong to which part, in order, without gaps. */
+  readonly spans: readonly StitchSpan[];
+  /** How many threads were put in if parts came in no order set by hand. */
+  readonly fewestThreads: number;
+}
+
+/** Ends nearer than this are one place, millimetres. */
+const SAME_PLACE = 0.1;
+/** From needle point to needle point on the way to what is sewn next, millimetres. */
+const PASSING = 2.5;
+
+/**
+ * How a scene is sewn: thread by thread; what hangs together in one run, gone on with from where the last piece ended, by
+ * running stitches over small gaps and along what the thread sews anyway, and by a jump where there is no other way.
+ * `listen` hears the share done, and ends it by answering false. The geometry engine must have been loaded.
+ */
+export function planStitches(scene: Scene, listen: (share: number) => boolean = () => true): StitchPlan {
+  const settings = scene.making.stitch;
+  const units = unitsOf(scene);
+  const blocks = threadBlocks(units, settings.order);
+  const sewn = new SewnThread(settings);
+  let done = 0;
+  for (const [number, block] of blocks.entries()) {
+    const passages = new Passages(block.units, settings.travel);
+    let isNewThread = number > 0;
+    for (const copies of copiesByGroup(block.units, passages)) {
+      const left = [...copies];
+      while (left.length > 0) {
+        const starts = left.map(startOf);
+        const next = sewn.last && !isNewThread ? nextOf(sewn.last, starts, passages, settings.travel) : 0;
+        for (const unit of left.splice(next, 1).flat()) {
+          for (const run of unit.runs) {
+            sewRun(sewn, run, { passages, settings, unit, isNewThread });
+            isNewThread = false;
+          }
+          done += 1;
+        }
+        if (!listen(done / units.length)) return finished(sewn, settings, blocks, units);
+      }
+    }
+  }
+  return finished(sewn, settings, blocks, units);
+}
+
+function finished(
+  sewn: SewnThread,
+  settings: StitchSettings,
+  blocks: ReturnType<typeof threadBlocks>,
+  units: readonly Unit[],
+): StitchPlan {
+  const threads = blocks.map(({ thread }) => ({ color: thread }));
+  const fewestThreads = settings.order.length > 0 ? threadBlocks(units, []).length : threads.length;
+  return { settings, threads, fewestThreads, ...sewn.end() };
+}
+
+/** What of one part is sewn of one copy. */
+type Copy = readonly Unit[];
+
+/** The copies of each part that can be gone on to without a jump, together; parts and copies in the order given otherwise. */
+function copiesByGroup(units: readonly Unit[], passages: Passages): (readonly Copy[])[] {
+  const groups = new Map<string, Unit[][]>();
+  const firstOf = new Map<number, number>();
+  units.forEach((unit, number) => {
+    const group = passages.groupOf(number);
+    firstOf.set(group, firstOf.get(group) ?? firstOf.size);
+    const key = `${group} ${unit.part}`;
+    const copies = groups.get(key) ?? [];
+    groups.set(key, copies);
+    const last = copies.at(-1);
+    if (last?.[0]?.copy === unit.copy) last.push(unit);
+    else copies.push([unit]);
+  });
+  const place = (key: string) => firstOf.get(Number(key.split(" ", 1)[0])) ?? 0;
+  return [...groups].sort(([a], [b]) => place(a) - place(b)).map(([, copies]) => copies);
+}
+
+function startOf(copy: Copy): Point {
+  return copy[0]?.runs[0]?.[0] ?? ORIGIN;
+}
+
+/** The copy that is sewn next: that of the rules where it begins near, else one that does. */
+function nextOf(from: Point, starts: readonly Point[], passages: Passages, travel: number): number {
+  const [first] = starts;
+  return !first || distance(from, first) <= travel ? 0 : passages.nextOf(from, starts);
+}
+
+interface Surroundings {
+  readonly passages: Passages;
+  readonly settings: StitchSettings;
+  readonly unit: Unit;
+  readonly isNewThread: boolean;
+}
+
+function sewRun(sewn: SewnThread, run: readonly Point[], around: Surroundings): void {
+  const [start] = run;
+  const { last } = sewn;
+  if (!start) return;
+  const { passages, settings, unit, isNewThread } = around;
+  if (isNewThread || !last) {
+    sewn.begin(run, isNewThread ? NEXT_THREAD : MOVED, unit.part);
+    return;
+  }
+  const gap = distance(last, start);
+  const way = gap <= SAME_PLACE ? [] : gap <= settings.travel ? [start] : passages.way(last, start);
+  if (way) sewn.goOn([...passed(last, way), ...run], unit.part);
+  else sewn.begin(run, gap > settings.trim ? TRIMMED : MOVED, unit.part);
+}
+
+/** Needle points along a way, without the first. */
+function passed(from: Point, way: readonly Point[]): Point[] {
+  if (way.length === 0) return [];
+  const points = [from, ...way];
+  const course = courseThrough(points, sharpTurns(points), false);
+  return course ? runningPoints(course, PASSING).slice(1) : [];
+}

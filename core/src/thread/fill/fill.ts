@@ -1,0 +1,161 @@
+import Flatbush from "flatbush";
+import type { Point } from "../../geometry/point";
+import { courseThrough, sharpTurns } from "../course";
+import type { Limits } from "../lines/definition";
+import { runningPoints } from "../lines/running";
+import { rowPoints } from "../rowPoints";
+import type { FillStitch } from "../stitchFields";
+import { levelOf, type Level } from "./level";
+import { RowGraph } from "./rowGraph";
+import { columnsOf, rowsAcross, type RowStretch } from "./rows";
+
+/** From needle point to needle point where a fill passes from one place to another, millimetres. */
+const PASSING = 2.5;
+
+/**
+ * Rows across an area (polygons that cross nowhere, filled by the nonzero rule), every row sewn once: needle points of one
+ * unbroken run for each piece of it that hangs together, begun as near to `start` as can be. Columns of rows are sewn to and
+ * fro; from the end of one the nearest end of a column that is left is gone to along the outline, by Dijkstra's shortest
+ * ways. Millimetres.
+ */
+export function fillRuns(
+  area: readonly (readonly Point[])[],
+  stitch: FillStitch,
+  limits: Limits,
+  start: Point,
+): Point[][] {
+  const level = levelOf(stitch);
+  const polygons = area.map(level.to);
+  const stretches = rowsAcross(polygons, stitch.spacing);
+  const graph = new RowGraph(polygons, stretches);
+  const way = new FillWay(graph, stretches, columnsOf(stretches), { stitch, limits, level });
+  return way.runsFrom(start);
+}
+
+interface Sewing {
+  readonly stitch: FillStitch;
+  readonly limits: Limits;
+  readonly level: Level;
+}
+
+/** The way a needle goes through a graph of rows. */
+class FillWay {
+  private readonly left: Set<number>;
+  private readonly columnOf: Int32Array;
+  /** Nodes by their places on the sheet. */
+  private readonly nodes: Flatbush;
+  /** The column that has a node at one of its corners. */
+  private readonly columnAt = new Map<number, number>();
+
+  constructor(
+    private readonly graph: RowGraph,
+    private readonly stretches: readonly RowStretch[],
+    private readonly columns: readonly (readonly number[])[],
+    private readonly sewing: Sewing,
+  ) {
+    this.left = new Set(columns.keys());
+    this.columnOf = new Int32Array(stretches.length);
+    this.nodes = new Flatbush(Math.max(1, 2 * stretches.length));
+    for (let node = 0; node < Math.max(1, 2 * stretches.length); node++) {
+      const { x, y } = this.onSheet(graph.place(node));
+      this.nodes.add(x, y, x, y);
+    }
+    this.nodes.finish();
+    columns.forEach((column, number) => {
+      for (const stretch of column) this.columnOf[stretch] = number;
+      for (const stretch of [column[0] ?? 0, column.at(-1) ?? 0]) {
+        this.columnAt.set(2 * stretch, number);
+        this.columnAt.set(2 * stretch + 1, number);
+      }
+    });
+  }
+
+  runsFrom(start: Point): Point[][] {
+    const runs: Point[][] = [];
+    let at = start;
+    while (this.left.size > 0) {
+      const run = this.run(this.cornerNear(this.nearest(at)));
+      at = run.at(-1) ?? at;
+      if (run.length > 1) runs.push(run);
+    }
+    return runs;
+  }
+
+  /** The node nearest to a place, of columns that are left. */
+  private nearest({ x, y }: Point): number {
+    const isLeft = (node: number) => this.left.has(this.columnOf[node >> 1] ?? -1);
+    return this.nodes.neighbors(x, y, 1, Infinity, isLeft)[0] ?? 0;
+  }
+
+  /** A node from which a column can be begun: the node itself, where one is reached from it. */
+  private cornerNear(node: number): number {
+    if (this.graph.wayTo(node, (end) => this.isCorner(end))) return node;
+    return 2 * (this.columns[this.columnOf[node >> 1] ?? 0]?.[0] ?? 0);
+  }
+
+  /** Whether a column that is left can be begun at a node. */
+  private isCorner(node: number): boolean {
+    return this.left.has(this.columnAt.get(node) ?? -1);
+  }
+
+  private run(start: number): Point[] {
+    const points: Point[] = [this.onSheet(this.graph.place(start))];
+    let node = start;
+    for (;;) {
+      const way = this.graph.wayTo(node, (end) => this.isCorner(end));
+      if (!way) return points;
+      this.pass(points, way);
+      const entry = way.at(-1) ?? node;
+      node = this.sewColumn(points, this.columnAt.get(entry) ?? 0, entry);
+    }
+  }
+
+  /** Sews a column to and fro from one of its corners; answers the node it ends at. */
+  private sewColumn(points: Point[], number: number, entry: number): number {
+    this.left.delete(number);
+    const column = this.columns[number] ?? [];
+    const rows = column[0] === entry >> 1 ? column : column.toReversed();
+    let node = entry;
+    rows.forEach((stretch, index) => {
+      if (index > 0) {
+        const next = 2 * stretch + (node % 2);
+        this.pass(points, [node, next]);
+        node = next;
+      }
+      this.sewRow(points, node);
+      node ^= 1;
+    });
+    return node;
+  }
+
+  private sewRow(points: Point[], node: number): void {
+    const { stitch, limits, level } = this.sewing;
+    const stretch = this.stretches[node >> 1];
+    if (!stretch) return;
+    const { row, y } = stretch;
+    const [left, right] = [stretch.from.x - limits.pull, stretch.to.x + limits.pull];
+    const longest = Math.min(stitch.length, limits.longest);
+    // Points stand where they do for all rows, whichever way each is sewn and wherever it begins.
+    const phase = row * stitch.shift - left / longest;
+    const inner = rowPoints({ x: left, y }, { x: right, y }, longest, phase, limits.shortest);
+    const own = [{ x: left, y }, ...inner, { x: right, y }];
+    points.push(...(node % 2 === 0 ? own : own.reverse()).map(level.back));
+  }
+
+  /** Along the outline from node to node of a way, by running stitches. */
+  private pass(points: Point[], way: readonly number[]): void {
+    const [first] = way;
+    if (first === undefined || way.length < 2) return;
+    const by = [this.graph.place(first), ...way.slice(1).flatMap((to, k) => this.graph.pass(way[k] ?? first, to))];
+    const course = courseThrough(
+      by.map((point) => this.onSheet(point)),
+      sharpTurns(by),
+      false,
+    );
+    if (course) points.push(...runningPoints(course, PASSING).slice(1));
+  }
+
+  private onSheet(point: Point): Point {
+    return this.sewing.level.back(point);
+  }
+}

@@ -1,0 +1,100 @@
+import { beforeAll, describe, expect, test } from "@jest/globals";
+import { buildScene, planStitches, toldOfStitches, type StitchPlan } from "../src";
+import { withGeometryEngine } from "./prepared";
+import { designWith } from "./testDesign";
+
+beforeAll(withGeometryEngine);
+
+const BARE = { tie: false };
+
+function planOf(parts: object | readonly object[], making: object = BARE): StitchPlan {
+  const list = Array.isArray(parts) ? parts : [parts];
+  const design = designWith({
+    parts: list.map((part: object, index) => ({ id: `p${index}`, finish: { fill: null }, ...part })),
+    making: { stitch: making },
+  });
+  const scene = buildScene(design);
+  expect(scene.problems).toEqual([]);
+  return planStitches(scene);
+}
+
+const running = (more: object = {}) => ({ stitch: { line: { kind: "running", ...more } } });
+const filled = (more: object = {}, rest: object = {}) => ({ stitch: { fill: { spacing: 0.5, ...more }, ...rest } });
+
+interface Stitched {
+  readonly from: { x: number; y: number };
+  readonly to: { x: number; y: number };
+  readonly length: number;
+}
+
+function stitchesOf({ x, y, how }: StitchPlan): Stitched[] {
+  const stitches: Stitched[] = [];
+  how.forEach((code, k) => {
+    if (code !== 0 || k === 0) return;
+    const [from, to] = [k - 1, k].map((n) => ({ x: x[n] ?? 0, y: y[n] ?? 0 }));
+    if (from && to) stitches.push({ from, to, length: Math.hypot(to.x - from.x, to.y - from.y) });
+  });
+  return stitches;
+}
+
+describe("worked figures", () => {
+  test("running round a disc of radius 20 at 2.5 mm: 50 stitches of 2.51 mm, back at the start", () => {
+    const stitches = stitchesOf(planOf({ motif: { kind: "disc", radius: 20 }, ...running() }));
+    expect(stitches).toHaveLength(50);
+    for (const { length } of stitches) expect(Math.abs(length - 2.51)).toBeLessThan(0.0251);
+    const [first, last] = [stitches[0]?.from, stitches.at(-1)?.to];
+    expect(Math.hypot((first?.x ?? 0) - (last?.x ?? 9), (first?.y ?? 0) - (last?.y ?? 9))).toBeLessThan(1e-6);
+  });
+
+  test("eight leaves that start and end in the ring's middle: one run, no jump, no trim", () => {
+    const plan = planOf({
+      motif: { kind: "leaf", length: 30, width: 10, bend: 0.3 },
+      rules: [{ kind: "turn", count: 8 }],
+      ...running(),
+    });
+    expect(toldOfStitches(plan)).toMatchObject({ jumps: 0, trims: 0, changes: 0 });
+    expect([...plan.how].filter((code) => code === 1)).toHaveLength(1);
+  });
+
+  test("a rectangle 40 × 20 filled at 0.5: 40 rows, 1,600 mm of them, no jump", () => {
+    const plan = planOf({ motif: { kind: "rectangle", width: 40, height: 20 }, ...filled() });
+    const level = stitchesOf(plan).filter(({ from, to }) => Math.abs(from.y - to.y) < 1e-6 && to.x !== from.x);
+    const rows = new Set(level.map(({ from }) => from.y.toFixed(4)));
+    expect(rows.size).toBe(40);
+    const thread = level.reduce((sum, { length }) => sum + length, 0);
+    expect(Math.abs(thread - 1600)).toBeLessThan(16);
+    expect(toldOfStitches(plan).jumps).toBe(0);
+  });
+
+  test("a ring filled at 0.5: as much thread in rows as area ÷ spacing, one run, none across the hole", () => {
+    const plan = planOf({ motif: { kind: "ring", outer: 20, inner: 8 }, ...filled() });
+    const stitches = stitchesOf(plan);
+    const level = stitches.filter(({ from, to }) => Math.abs(from.y - to.y) < 1e-6);
+    const thread = level.reduce((sum, { length }) => sum + length, 0);
+    const wanted = (Math.PI * (20 * 20 - 8 * 8)) / 0.5;
+    expect(Math.abs(thread - wanted)).toBeLessThan(0.01 * wanted);
+    expect(toldOfStitches(plan)).toMatchObject({ jumps: 0, trims: 0 });
+    for (const { from, to } of stitches) {
+      for (const t of [0, 0.25, 0.5, 0.75, 1]) {
+        const away = Math.hypot(from.x + (to.x - from.x) * t, from.y + (to.y - from.y) * t);
+        expect(away).toBeGreaterThan(8 - 0.15);
+        expect(away).toBeLessThan(20 + 0.15);
+      }
+    }
+  });
+
+  test("satin along 50 mm, 4 wide at 0.4: 125 needle points on each side", () => {
+    const plan = planOf({
+      motif: { kind: "line", length: 50 },
+      stitch: { line: { kind: "satin", width: 4, spacing: 0.4 } },
+    });
+    const xs = [...plan.x];
+    const ys = [...plan.y];
+    const across = Math.max(...xs) - Math.min(...xs) > 10 ? ys : xs;
+    const middle = (Math.max(...across) + Math.min(...across)) / 2;
+    for (const side of [-1, 1]) {
+      const count = across.filter((value) => Math.abs(value - middle - 2 * side) < 0.01).length;
+      expect(Math.abs(count - 125)).toBeLessThanOrEqual(2);
+    }
+  });
+});

@@ -50,11 +50,8 @@ function prepareMotif(stored: Motif, resolver: Resolver, path: string): PlacedMo
 }
 
 function resolvePart(stored: Part, resolver: Resolver, path: string): ResolvedPart {
-  const { id, name, role, visible, oneEach, at, motif, cutouts, rules, join, finish, solid, cut, stitch } = part.resolve(
-    stored,
-    resolver,
-    path,
-  );
+  const { id, name, role, visible, oneEach, at, motif, cutouts, rules, join, finish, solid, cut, stitch } =
+    part.resolve(stored, resolver, path);
   const active = rules.flatMap(({ on, prepared }, number) => (on ? [{ number, prepared }] : []));
   checkCopies(active, resolver, `${path}.rules`);
   return {

@@ -1,6 +1,6 @@
 import { distance, ORIGIN, type Point } from "../geometry/point";
 import type { Scene } from "../scene/scene";
-import { courseThrough, sharpTurns } from "../thread/course";
+import { courseOver } from "../thread/course";
 import { runningPoints } from "../thread/lines/running";
 import { Passages } from "./passages";
 import { threadBlocks } from "./sequence";
@@ -133,7 +133,6 @@ function sewRun(sewn: SewnThread, run: readonly Point[], around: Surroundings): 
 /** Needle points along a way, without the first. */
 function passed(from: Point, way: readonly Point[]): Point[] {
   if (way.length === 0) return [];
-  const points = [from, ...way];
-  const course = courseThrough(points, sharpTurns(points), false);
+  const course = courseOver([from, ...way]);
   return course ? runningPoints(course, PASSING).slice(1) : [];
 }

@@ -1,3 +1,4 @@
+import { distanceToChord } from "../geometry/chordDistance";
 import { between, distance, type Point } from "../geometry/point";
 import type { StitchPlan, StitchSettings } from "./plan";
 
@@ -127,22 +128,35 @@ interface PlacedPoint {
   readonly part: string;
 }
 
-/** The points of a run without those that would make a stitch too short; the last stays. */
+/**
+ * The points of a run without those that would make a stitch too short: of two that are too near, the one that thread
+ * passes nearest by goes. The first and the last stay.
+ */
 function withoutShort(run: readonly Piece[], shortest: number): PlacedPoint[] {
   const least = Math.max(shortest - ROUNDING, ROUNDING);
+  const all = run.flatMap(({ part, points }) => points.map((point): PlacedPoint => ({ point, part })));
   const kept: PlacedPoint[] = [];
-  for (const { part, points } of run) {
-    for (const point of points) {
-      const last = kept.at(-1);
-      if (!last || distance(last.point, point) >= least) kept.push({ point, part });
+  all.forEach((own, k) => {
+    const last = kept.at(-1);
+    if (!last || distance(last.point, own.point) >= least) {
+      kept.push(own);
+      return;
     }
-  }
-  const end = run.at(-1);
-  const point = end?.points.at(-1);
-  const last = kept.at(-1);
-  if (end && point && last && last.point !== point) {
-    while (kept.length > 1 && distance(kept.at(-1)?.point ?? point, point) < least) kept.pop();
-    kept.push({ point, part: end.part });
-  }
+    const [before, after] = [kept.at(-2), all[k + 1]];
+    if (k === all.length - 1) endWith(kept, own, least);
+    else if (before && after && distance(before.point, own.point) >= least) {
+      const [withoutLast, withoutOwn] = [
+        distanceToChord(last.point, before.point, own.point),
+        distanceToChord(own.point, last.point, after.point),
+      ];
+      if (withoutLast < withoutOwn) kept[kept.length - 1] = own;
+    }
+  });
   return kept;
+}
+
+/** Ends with a point, in place of those too near to it. */
+function endWith(kept: PlacedPoint[], own: PlacedPoint, least: number): void {
+  while (kept.length > 1 && distance(kept.at(-1)?.point ?? own.point, own.point) < least) kept.pop();
+  kept.push(own);
 }

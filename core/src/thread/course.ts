@@ -64,8 +64,16 @@ export function lengthOfCourse({ along }: Course): number {
   return along.at(-1) ?? 0;
 }
 
-/** Points at which a row of them turns sharply: by more than about 30°. */
-export function sharpTurns(points: readonly Point[]): number[] {
+/** A course through places in a row, those at which it turns sharply (by more than about 30°) being corners. */
+export function courseOver(places: readonly Point[]): Course | null {
+  const points = places.filter((point, k) => {
+    const before = places[k - 1];
+    return !before || distance(before, point) > 1e-9;
+  });
+  return courseThrough(points, sharpTurns(points), false);
+}
+
+function sharpTurns(points: readonly Point[]): number[] {
   const turns = [0];
   points.forEach((b, k) => {
     const [a, c] = [points[k - 1], points[k + 1]];

@@ -1,6 +1,6 @@
 import Flatbush from "flatbush";
-import type { Point } from "../../geometry/point";
-import { courseThrough, sharpTurns } from "../course";
+import { distance, type Point } from "../../geometry/point";
+import { courseOver } from "../course";
 import type { Limits } from "../lines/definition";
 import { runningPoints } from "../lines/running";
 import { rowPoints } from "../rowPoints";
@@ -139,23 +139,30 @@ class FillWay {
     const phase = row * stitch.shift - left / longest;
     const inner = rowPoints({ x: left, y }, { x: right, y }, longest, phase, limits.shortest);
     const own = [{ x: left, y }, ...inner, { x: right, y }];
-    points.push(...(node % 2 === 0 ? own : own.reverse()).map(level.back));
+    const sewn = (node % 2 === 0 ? own : own.reverse()).map(level.back);
+    points.push(...(isTooNear(points.at(-1), sewn[0], limits.shortest) ? sewn.slice(1) : sewn));
   }
 
   /** Along the outline from node to node of a way, by running stitches. */
   private pass(points: Point[], way: readonly number[]): void {
     const [first] = way;
+    const { limits } = this.sewing;
     if (first === undefined || way.length < 2) return;
     const by = [this.graph.place(first), ...way.slice(1).flatMap((to, k) => this.graph.pass(way[k] ?? first, to))];
-    const course = courseThrough(
-      by.map((point) => this.onSheet(point)),
-      sharpTurns(by),
-      false,
-    );
-    if (course) points.push(...runningPoints(course, PASSING).slice(1));
+    const course = courseOver(by.map((point) => this.onSheet(point)));
+    if (!course) return;
+    const passed = runningPoints(course, PASSING).slice(1);
+    // Of a row's end and a corner beside it the corner stays: without it thread would lie outside the area.
+    if (passed.length > 1 && isTooNear(points.at(-1), passed[0], limits.shortest)) points.pop();
+    if (passed.length > 1 && isTooNear(passed.at(-2), passed.at(-1), limits.shortest)) passed.pop();
+    points.push(...passed);
   }
 
   private onSheet(point: Point): Point {
     return this.sewing.level.back(point);
   }
+}
+
+function isTooNear(a: Point | undefined, b: Point | undefined, shortest: number): boolean {
+  return a !== undefined && b !== undefined && distance(a, b) < shortest - 1e-3;
 }

@@ -1,0 +1,58 @@
+import type { StitchPlan } from "./plan";
+import { SEWN } from "./sewnThread";
+
+/** How close needle points stand, square by square. */
+export interface DensityMap {
+  /** The left edge, millimetres on the sheet. */
+  readonly left: number;
+  /** The upper edge. */
+  readonly top: number;
+  /** The side of a square. */
+  readonly side: number;
+  /** Squares across. */
+  readonly columns: number;
+  /** Squares down. */
+  readonly rows: number;
+  /** Needle points a square millimetre in each, row by row: the mean over it and those around it. */
+  readonly densities: Float32Array;
+}
+
+/** Squares are so large, millimetres. */
+const SIDE = 1;
+
+/** How close the needle points of a plan stand. */
+export function densityOf({ x, y, how }: Pick<StitchPlan, "x" | "y" | "how">): DensityMap {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (let k = 0; k < x.length; k++) {
+    left = Math.min(left, x[k] ?? 0);
+    right = Math.max(right, x[k] ?? 0);
+    top = Math.min(top, y[k] ?? 0);
+    bottom = Math.max(bottom, y[k] ?? 0);
+  }
+  if (!(right >= left)) return { left: 0, top: 0, side: SIDE, columns: 0, rows: 0, densities: new Float32Array(0) };
+  [left, top] = [Math.floor(left / SIDE) * SIDE - SIDE, Math.floor(top / SIDE) * SIDE - SIDE];
+  const columns = Math.ceil((right - left) / SIDE) + 2;
+  const rows = Math.ceil((bottom - top) / SIDE) + 2;
+  const counts = new Float32Array(columns * rows);
+  for (let k = 0; k < x.length; k++) {
+    if (how[k] !== SEWN) continue;
+    const at = Math.floor(((y[k] ?? 0) - top) / SIDE) * columns + Math.floor(((x[k] ?? 0) - left) / SIDE);
+    counts[at] = (counts[at] ?? 0) + 1;
+  }
+  return { left, top, side: SIDE, columns, rows, densities: spread(counts, columns, rows) };
+}
+
+/** Each square's mean over the nine around it, a square millimetre. */
+function spread(counts: Float32Array, columns: number, rows: number): Float32Array {
+  const densities = new Float32Array(counts.length);
+  for (let row = 1; row < rows - 1; row++) {
+    for (let column = 1; column < columns - 1; column++) {
+      let sum = 0;
+      for (let down = -1; down <= 1; down++) {
+        for (let across = -1; across <= 1; across++) sum += counts[(row + down) * columns + column + across] ?? 0;
+      }
+      densities[row * columns + column] = sum / (9 * SIDE * SIDE);
+    }
+  }
+  return densities;
+}

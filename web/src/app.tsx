@@ -24,6 +24,7 @@ const router = createBrowserRouter([
       { index: true, element: <></> },
       { path: "print", element: <></> },
       { path: "cut", element: <></> },
+      { path: "stitch", element: <></> },
       { path: "solid", element: <></> },
     ],
   },

@@ -237,7 +237,13 @@ test("default lengths suit the sheet: as they are on a usual one, larger on a ba
 
 describe("small pictures, one after another", () => {
   const size = { width: 10, height: 10 };
-  const wish = (asked: Design): PictureWish => ({ design: asked, around: "own", size, isSolid: false });
+  const wish = (asked: Design): PictureWish => ({
+    design: asked,
+    around: "own",
+    size,
+    isSolid: false,
+    isThread: false,
+  });
   const design = designOf({});
   const picture: SheetPicture = { bitmap: null, trouble: "none" };
   const rested = () => {

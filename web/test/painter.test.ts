@@ -30,6 +30,7 @@ const frameOf = (count: number): Frame => ({
   copy: 0,
   built: null,
   held: null,
+  thread: false,
 });
 
 function painterOnCanvas() {

@@ -90,6 +90,8 @@ export const STITCH_MAKING = record({
     height: number("length", 180, SIDE),
     shape: choice(HOOP_SHAPES, "rectangle"),
   }),
+  /** By how much the ornament is made larger about the sheet's middle; stitches stay as long as they are. */
+  scale: number("factor", 1, { min: 0.001, max: 1_000, step: 0.05 }),
   /** Stitches a minute. */
   speed: number("count", 700, { min: 1, max: 10_000, step: 50 }),
   /** Longer stitches are split. */

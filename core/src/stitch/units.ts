@@ -1,7 +1,7 @@
 import type { Errand } from "../errands/errand";
 import { shortestWay } from "../errands/shortestWay";
 import { colorAt } from "../finish/paint";
-import { apply, isSimilar, scaling, sizeOf, type Matrix } from "../geometry/matrix";
+import { apply, isSimilar, multiply, scaling, sizeOf, type Matrix } from "../geometry/matrix";
 import { transformPath, type Path } from "../geometry/path";
 import { ORIGIN, type Point } from "../geometry/point";
 import { fewerColors } from "../palette/fewerColors";
@@ -49,16 +49,16 @@ const TOO_SMALL = 1e-6;
 function unitsOfPart(
   part: PartScene,
   stitching: ResolvedStitch,
-  { longest, shortest }: Scene["making"]["stitch"],
+  { longest, shortest, scale }: Scene["making"]["stitch"],
 ): Unit[] {
   const { fill, line, underlay, pull, thread, order } = stitching;
   const { placements, faceOf } = part.geometry;
   const limits: Limits = { longest, shortest, pull };
   const isByFinish = part.stitch === null;
-  const known = new KnownShapes(part);
+  const known = new KnownShapes(part, scale);
   const colors = { fill: colorOf(part, "fill", thread), line: colorOf(part, "line", thread) };
   const units = Array.from({ length: placements.count }, (_, copy): Unit[] => {
-    const size = sizeOf(matrixAt(placements.matrices, copy));
+    const size = sizeOf(matrixAt(placements.matrices, copy)) * scale;
     if (size < TOO_SMALL) return [];
     const isFace = faceOf ? faceOf[copy] !== null : null;
     const own: Unit[] = [];
@@ -116,12 +116,15 @@ function colorOf(
 class KnownShapes {
   private readonly known = new Map<string, Sewn>();
 
-  constructor(private readonly part: PartScene) {}
+  constructor(
+    private readonly part: PartScene,
+    private readonly scale: number,
+  ) {}
 
   sewn(what: string, copy: number, sew: (path: Path) => Sewn): Sewn {
     const { geometry } = this.part;
     const { path } = shapeOfCopy(geometry, copy);
-    const matrix = matrixAt(geometry.placements.matrices, copy);
+    const matrix = multiply(scaling(this.scale), matrixAt(geometry.placements.matrices, copy));
     if (!isSimilar(matrix)) return sew(transformPath(path, matrix));
     const size = sizeOf(matrix);
     const key = `${what} ${geometry.placements.shapeOf?.[copy] ?? 0} ${size.toFixed(9)}`;

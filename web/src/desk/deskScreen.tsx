@@ -15,7 +15,7 @@ import { HELD_KEYS } from "./heldKeys";
 import { SHORTCUTS } from "./keys";
 import { KeysDialog } from "./keysDialog";
 import { loadDesk } from "./loadDesk";
-import { SolidSwitch } from "./solidSwitch";
+import { ViewSwitch } from "./viewSwitch";
 import { PictureProvider, usePicture } from "./stage/pictureContext";
 import { Stage } from "./stage/stage";
 import { WalkReplay } from "./stage/walk/walkReplay";
@@ -48,9 +48,15 @@ export default function DeskScreen() {
 
 const PrintWorkshop = lazy(() => import("@/workshop/print/printWorkshop"));
 const CutWorkshop = lazy(() => import("@/workshop/cut/cutWorkshop"));
+const StitchWorkshop = lazy(() => import("@/workshop/stitch/stitchWorkshop"));
 const SolidWorkshop = lazy(() => import("@/workshop/solid/solidWorkshop"));
 
-const SCREENS = { print: <PrintWorkshop />, cut: <CutWorkshop />, solid: <SolidWorkshop /> } as const;
+const SCREENS = {
+  print: <PrintWorkshop />,
+  cut: <CutWorkshop />,
+  stitch: <StitchWorkshop />,
+  solid: <SolidWorkshop />,
+} as const;
 
 /** The desk, or a workshop: both are about the same opened design, and nothing of it is lost on the way. */
 function Opened() {
@@ -113,7 +119,7 @@ function Middle() {
       ) : (
         <Stage />
       )}
-      <SolidSwitch />
+      <ViewSwitch />
     </div>
   );
 }

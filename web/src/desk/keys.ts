@@ -111,6 +111,15 @@ export const SHORTCUTS: readonly Shortcut[] = [
       if (hand.solid || hasSolids(history.design)) setHand({ solid: !hand.solid });
     },
   },
+  {
+    keys: "w",
+    shown: "W",
+    words: "Show the sheet as it is sewn, or as it is painted",
+    act({ store }) {
+      const { hand, setHand } = store.getState();
+      setHand({ thread: !hand.thread, solid: false });
+    },
+  },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
   { keys: "k", shown: "K and J", words: "The next neighbour, the one before", act: neighbour(1) },

@@ -31,6 +31,8 @@ export interface Hand {
   readonly held: HeldLook | null;
   /** Whether the middle of the desk shows the solid in place of the sheet. */
   readonly solid: boolean;
+  /** Whether the sheet is shown as it is sewn, in place of its flat colours. */
+  readonly thread: boolean;
   /** What the strip along the bottom shows. */
   readonly strip: StripName;
   /** What of the chosen part the pointer changes on the sheet, in place of its handles. */
@@ -57,6 +59,7 @@ export const EMPTY_HAND: Hand = {
   orbit: false,
   swapped: false,
   solid: false,
+  thread: false,
   held: null,
   strip: "neighbours",
   brush: "#C8442B",

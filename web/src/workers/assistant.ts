@@ -10,7 +10,9 @@ import {
   gapsOf,
   growBox,
   hasSolids,
+  loadGeometryEngine,
   SceneBuilder,
+  stitchedScene,
   SolidBuilder,
   valuesOfVary,
   widestOf,
@@ -92,11 +94,13 @@ export class Assistant {
    * A small picture of what is on the sheet, or of the place the ornament of another design has there, or of the
    * solid; null when it had to stand back.
    */
-  async picture({ design, around, size, isSolid }: PictureWish): Promise<SheetPicture | null> {
+  async picture({ design, around, size, isSolid, isThread }: PictureWish): Promise<SheetPicture | null> {
     const turn = this.turn;
     await this.breather.breathe();
     if (turn !== this.turn) return null;
-    return isSolid && hasSolids(design) ? this.solidPicture(design, size) : this.sheetPicture(design, around, size);
+    return isSolid && hasSolids(design)
+      ? this.solidPicture(design, size)
+      : this.sheetPicture(design, around, size, isThread);
   }
 
   private async solidPicture(design: Design, { width, height }: Size): Promise<SheetPicture> {
@@ -106,7 +110,12 @@ export class Assistant {
     return transfer({ bitmap, trouble: null }, [bitmap]);
   }
 
-  private async sheetPicture(design: Design, around: Design | "own", size: Size): Promise<SheetPicture | null> {
+  private async sheetPicture(
+    design: Design,
+    around: Design | "own",
+    size: Size,
+    isThread: boolean,
+  ): Promise<SheetPicture | null> {
     const turn = this.turn;
     const scene = await this.pictureBuilder.buildPrepared(design, WEB_HOST);
     const [problem] = scene.problems;
@@ -117,7 +126,9 @@ export class Assistant {
     const base = around === "own" ? scene : await this.baseBuilder.buildPrepared(around, WEB_HOST);
     const box = ornamentBox(base);
     const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => turn === this.turn) : null);
-    const whole = await paintScene(context, scene, placingOf(fitted(box, size, 0), size, 1), NO_DESK, goOn);
+    if (isThread) await loadGeometryEngine(WEB_HOST.geometryEngine);
+    const seen = isThread ? stitchedScene(scene) : scene;
+    const whole = await paintScene(context, seen, placingOf(fitted(box, size, 0), size, 1), NO_DESK, goOn);
     if (!whole) return null;
     const bitmap = canvas.transferToImageBitmap();
     return transfer({ bitmap, trouble: null }, [bitmap]);

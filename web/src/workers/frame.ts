@@ -29,6 +29,8 @@ export interface Frame {
   readonly built: number | null;
   /** Only the sources, or only lines. */
   readonly held: "source" | "lines" | null;
+  /** As it is sewn, in place of its flat colours. */
+  readonly thread: boolean;
 }
 
 /** What the painter tells about a picture once it is shown. */

@@ -2,10 +2,12 @@ import {
   boxOfGeometry,
   boxOfPath,
   invert,
+  loadGeometryEngine,
   matrixAt,
   multiply,
   pathData,
   SceneBuilder,
+  stitchedScene,
   type Box,
   type Host,
   type Matrix,
@@ -38,6 +40,8 @@ export class Painter {
   private readonly back = new OffscreenCanvas(1, 1);
   private front: OffscreenCanvas | null = null;
   private scene: Scene | null = null;
+  /** The scene shown last as thread. */
+  private sewn: { readonly of: Scene; readonly scene: Scene } | null = null;
   private latest = 0;
   private underWay: Promise<unknown> = Promise.resolve();
   private lastShown = 0;
@@ -86,11 +90,18 @@ export class Painter {
     if (!front || !context || !shown || to.width < 1 || to.height < 1) return false;
     setSize(back, to.width, to.height);
     const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => !this.isOvertaken(turn)) : null);
-    if (!(await paintScene(context, scene, to, colors, goOn, lookOf(frame)))) return false;
+    const seen = frame.thread ? await this.inThread(scene) : scene;
+    if (!(await paintScene(context, seen, to, colors, goOn, lookOf(frame)))) return false;
     setSize(front, to.width, to.height);
     shown.drawImage(back, 0, 0);
     this.lastShown = performance.now();
     return true;
+  }
+
+  private async inThread(scene: Scene): Promise<Scene> {
+    await loadGeometryEngine(this.host.geometryEngine);
+    if (this.sewn?.of !== scene) this.sewn = { of: scene, scene: stitchedScene(scene) };
+    return this.sewn.scene;
   }
 
   /** The topmost copy, of one part or of any, at a point of the sheet, millimetres, seen at so many pixels a millimetre. */

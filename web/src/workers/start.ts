@@ -6,6 +6,7 @@ import type { Painter } from "./painter";
 import type { PrintWork } from "./printWork";
 import type { SolidPainter } from "./solidPainter";
 import type { SolidWork } from "./solidWork";
+import type { StitchWork } from "./stitchWork";
 
 /** Starts the worker that computes and paints. Whoever starts it ends it. */
 export function startPainter(): { painter: Remote<Painter>; end: () => void } {
@@ -47,4 +48,10 @@ export function startCutWork(): { work: Remote<CutWork>; end: () => void } {
 export function startPrintWork(): { work: Remote<PrintWork>; end: () => void } {
   const worker = new Worker(new URL("./print.worker.ts", import.meta.url), { type: "module" });
   return { work: wrap<PrintWork>(worker), end: () => worker.terminate() };
+}
+
+/** Starts a worker that computes stitches. Whoever starts it ends it, in the middle of its work if need be. */
+export function startStitchWork(): { work: Remote<StitchWork>; end: () => void } {
+  const worker = new Worker(new URL("./stitch.worker.ts", import.meta.url), { type: "module" });
+  return { work: wrap<StitchWork>(worker), end: () => worker.terminate() };
 }

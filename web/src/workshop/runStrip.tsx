@@ -10,16 +10,18 @@ interface RunStripProps {
   /** The step that is shown, counted from 0; null while the whole is. */
   readonly at: number | null;
   readonly readout: string;
-  /** Steps a second it can be played at. */
+  /** Steps a second, or in the time said, it can be played at. */
   readonly speeds: readonly number[];
   readonly usual: number;
+  /** Seconds that a speed is counted over; 1 unless said. */
+  readonly per?: number;
   /** Said while there is nothing to play. */
   readonly waiting: string;
   goTo: (at: number | null) => void;
 }
 
 /** The run of a device, step by step: buttons, a time line, a speed. */
-export function RunStrip({ words, count, at, readout, speeds, usual, waiting, goTo }: RunStripProps) {
+export function RunStrip({ words, count, at, readout, speeds, usual, per = 1, waiting, goTo }: RunStripProps) {
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState(usual);
   const current = useRef(at);
@@ -27,7 +29,14 @@ export function RunStrip({ words, count, at, readout, speeds, usual, waiting, go
     current.current = at;
   });
   const last = Math.max(0, count - 1);
-  usePlaying({ playing, speed, last, position: () => current.current, goTo, onEnd: () => setPlaying(false) });
+  usePlaying({
+    playing,
+    speed: speed / per,
+    last,
+    position: () => current.current,
+    goTo,
+    onEnd: () => setPlaying(false),
+  });
   const play = () => {
     if (!playing && (at === null || at >= last)) {
       current.current = 0;

@@ -16,6 +16,7 @@ import { NumbersSection } from "./numbersSection";
 import { PlaceSection } from "./placeSection";
 import { RulesSection } from "./rulesSection";
 import { SolidSection } from "./solid/solidSection";
+import { StitchSection } from "./stitch/stitchSection";
 import { SheetSection } from "./sheet/sheetSection";
 
 /** The chosen part in plain sentences, the design's numbers and its sheet at the foot. */
@@ -37,6 +38,7 @@ export function ReadingColumn() {
           <CopiesPanel part={part.id} />
           <JoinSection part={part.id} join={part.join} />
           <FinishSection part={part.id} finish={part.finish} rules={part.rules} />
+          <StitchSection part={part} />
           <SolidSection part={part.id} solid={part.solid} />
           <PlaceSection part={part.id} at={part.at} role={part.role} />
         </div>

@@ -17,6 +17,8 @@ export interface PictureWish {
   readonly size: Size;
   /** Whether the solid is shown rather than the sheet. */
   readonly isSolid: boolean;
+  /** Whether the sheet is shown as it is sewn. */
+  readonly isThread: boolean;
 }
 
 /** Paints small pictures, one at a time; null when it was told to stand back. */

@@ -26,17 +26,18 @@ export function useLivePictures(
 ): ReadonlyMap<string, SheetPicture> {
   const { pictures: queue } = usePicture();
   const isSolid = useDesk((state) => state.hand.solid);
+  const isThread = useDesk((state) => state.hand.thread);
   const [pictures, setPictures] = useState<ReadonlyMap<string, SheetPicture>>(new Map());
   useEffect(() => {
     const ending = new AbortController();
     const size = { width: pixelsOf(width), height: pixelsOf(height) };
     for (const { key, design } of wanted) {
-      void queue.ask({ design, around, size, isSolid }, ending.signal, first).then((picture) => {
+      void queue.ask({ design, around, size, isSolid, isThread }, ending.signal, first).then((picture) => {
         if (picture && !ending.signal.aborted) setPictures((known) => withPicture(known, wanted, key, picture));
       });
     }
     return () => ending.abort();
-  }, [queue, wanted, around, width, height, first, isSolid]);
+  }, [queue, wanted, around, width, height, first, isSolid, isThread]);
   return pictures;
 }
 

@@ -74,10 +74,10 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (!view || !size) return;
     const density = window.devicePixelRatio;
-    const ask = ({ history: { design }, chosen, opened, hand: { copy, built, held } }: DeskState) => {
+    const ask = ({ history: { design }, chosen, opened, hand: { copy, built, held, thread } }: DeskState) => {
       currency.set(false);
       const before = held === "before";
-      const frame = { view, size, density, colors, chosen, copy, built, held: before ? null : held };
+      const frame = { view, size, density, colors, chosen, copy, built, held: before ? null : held, thread };
       void painter.show({ design: before ? opened : design, ...frame }).then((report) => {
         if (!report) return;
         const now = store.getState();
@@ -98,6 +98,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
         state.chosen === before.chosen &&
         state.hand.copy === before.hand.copy &&
         state.hand.built === before.hand.built &&
+        state.hand.thread === before.hand.thread &&
         state.hand.held === before.hand.held;
       if (!same) (isSeen ? ask : askLater)(state);
     });

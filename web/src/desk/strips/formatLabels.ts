@@ -15,6 +15,9 @@ export const FORMAT_LABELS: Readonly<Record<string, string>> = {
   dxf: "the lines of the cut, with true arcs and curves",
   "cut.svg": "the lines of the cut, as vectors",
   "cut.pdf": "the lines of the cut, on a page",
+  "stitch.json": "every stitch, as a stitcher reads it",
+  "stitch.svg": "the thread, as vectors",
+  "stitch.csv": "every stitch, as a table",
   "petal.json": "the design file",
   "scene.json": "every copy’s place, as numbers",
 };

@@ -1,9 +1,7 @@
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback } from "react";
 import { pathData, type Point } from "@twin-petal/core";
-import { useElementSize } from "@/desk/stage/useElementSize";
-import { fitted, panned, toScreen, toSheet, zoomed, type Size, type View } from "@/paint/view";
-import { useDrag } from "@/ui/useDrag";
 import type { ShownCut } from "@/workers/cutWork";
+import { FrameStage, type StagePlacing } from "../frameStage";
 import { drawRun } from "./drawRun";
 
 interface CutStageProps {
@@ -19,93 +17,32 @@ interface CutStageProps {
   onBridge: (place: { part: string; at: Point }) => void;
 }
 
-/** Pixels left free around the frame. */
-const ROOM = 30;
 /** A click this near to a line is on it, pixels. */
 const NEAR = 12;
-const ZOOM = 1.0015;
-/** How large a place shows that is gone to, pixels a millimetre at least. */
-const CLOSE = 6;
 
-/** The frame with everything the head does, as its program says it; moved and enlarged by the hand. */
+/** The frame with everything the head does, as its program says it. */
 export function CutStage({ shown, frame, at, places, isBridging, onBridge }: CutStageProps) {
-  const holder = useRef<HTMLDivElement>(null);
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const size = useElementSize(holder);
-  const [state, setState] = useState<{ of: readonly Point[]; view: View | null }>({ of: places, view: null });
-  const whole = size ? fitted(boxOf(frame), size, ROOM) : null;
-  const [place] = places;
-  // A new place is gone to; from there the hand goes on.
-  const isThere = state.of === places || !place;
-  const own = isThere ? state.view : { ...place, scale: Math.max(CLOSE, state.view?.scale ?? 0) };
-  const view = own ?? whole;
-  const setOwn = (next: View | null) => setState({ of: places, view: next });
-  useEffect(() => {
-    const context = canvas.current?.getContext("2d");
-    if (!context || !size || !view) return;
-    const density = window.devicePixelRatio;
-    context.canvas.width = Math.round(size.width * density);
-    context.canvas.height = Math.round(size.height * density);
-    const to = { scale: view.scale * density, ...origin(view, size, density) };
-    drawRun(context, { shown, frame, at, places, to, density, colors: getComputedStyle(context.canvas) });
-    context.canvas.setAttribute("data-painted", shown ? "yes" : "no");
-  }, [shown, frame, at, places, size, view]);
-  const bridgeAt = useCallback(
-    (pixel: Point) => {
-      if (!isBridging || !shown || !size || !view) return;
-      const found = nearestPart(shown, toSheet(view, size, pixel), NEAR / view.scale);
-      if (found) onBridge(found);
-    },
-    [isBridging, shown, size, view, onBridge],
+  const paint = useCallback(
+    (context: CanvasRenderingContext2D, placing: StagePlacing) =>
+      drawRun(context, { shown, frame, at, places, ...placing }),
+    [shown, frame, at, places],
   );
-  const drag = useDrag<Point>({
-    grasp: ({ button, nativeEvent: { offsetX: x, offsetY: y } }) => (button === 0 || button === 1 ? { x, y } : null),
-    onMove: (_from, { before, to }) => view && setOwn(panned(view, to.x - before.x, to.y - before.y)),
-    onEnd: (from, moved) => moved || bridgeAt(from),
-  });
-  useEffect(() => {
-    const element = holder.current;
-    if (!element || !size) return;
-    const onWheel = (event: WheelEvent) => {
-      event.preventDefault();
-      const { left, top } = element.getBoundingClientRect();
-      const pixel = { x: event.clientX - left, y: event.clientY - top };
-      if (view) setOwn(zoomed(view, size, ZOOM ** -event.deltaY, pixel));
-    };
-    element.addEventListener("wheel", onWheel, { passive: false });
-    return () => element.removeEventListener("wheel", onWheel);
-  });
+  const bridgeAt = (place: Point, scale: number) => {
+    const found = isBridging && shown ? nearestPart(shown, place, NEAR / scale) : null;
+    if (found) onBridge(found);
+  };
   return (
-    <div
-      ref={holder}
+    <FrameStage
       id="cut-view"
-      role="img"
-      aria-label="The frame with everything the head does."
-      className={`relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden ${isBridging ? "cursor-crosshair" : "cursor-grab"}`}
-      {...drag}
-    >
-      <canvas ref={canvas} className="absolute inset-0 size-full" />
-      {own && (
-        <button
-          type="button"
-          className="absolute right-3 bottom-3 rounded-md border border-hairline bg-surface px-2 text-[14px] text-quiet hover:text-words"
-          onPointerDown={(event) => event.stopPropagation()}
-          onClick={() => setOwn(null)}
-        >
-          show the frame whole
-        </button>
-      )}
-    </div>
+      label="The frame with everything the head does."
+      frame={frame}
+      places={places}
+      isReady={shown !== null}
+      isPicking={isBridging}
+      paint={paint}
+      onClick={bridgeAt}
+    />
   );
-}
-
-function boxOf({ width, height }: CutStageProps["frame"]) {
-  return { left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 };
-}
-
-function origin(view: View, size: Size, density: number): Point {
-  const { x, y } = toScreen(view, size, { x: 0, y: 0 });
-  return { x: x * density, y: y * density };
 }
 
 /** The part whose line is nearest to a place, if one is near. */

@@ -5,7 +5,6 @@ import { useDesign, useEditing } from "@/store/deskStore";
 import { addBridges } from "@/store/edits/cut";
 import { setMaking } from "@/store/edits/making";
 import { useMaking } from "@/store/useMaking";
-import { NoticeChip, ProgressChip } from "@/ui/progressChip";
 import { ChecksPanel, type Mend } from "../checksPanel";
 import { figure } from "../figures";
 import { fileFor } from "../fileFor";
@@ -14,6 +13,7 @@ import { SendPanel } from "../sendPanel";
 import { TakeAwayKind } from "../takeAwayKind";
 import { timeWords } from "../timeWords";
 import { useFor } from "../useFor";
+import { WorkProgress } from "../workProgress";
 import { WorkshopFrame } from "../workshopFrame";
 import { CUT_CHECK_LABELS } from "./checks/list";
 import { CutStage } from "./cutStage";
@@ -121,7 +121,7 @@ export default function CutWorkshop() {
           </WordButton>
           {isBridging && <span className="px-1 text-quiet">click an outline where it is to stay uncut</span>}
         </div>
-        <Progress cut={cut} />
+        <WorkProgress work={cut} label="Finding the way" words="finding the way" />
       </div>
     </WorkshopFrame>
   );
@@ -138,15 +138,4 @@ function readoutOf({ shown }: Cut, step: number | null, frame: { width: number; 
   const { x, y } = headAt(shown.way, step);
   const [across, up] = [x + frame.width / 2, frame.height / 2 - y].map((value) => value.toFixed(1));
   return `move ${step + 1}, line ${shown.way.lines[step]}; head at ${across}, ${up} mm`;
-}
-
-/** How far the way is found, with a way to end it; and what went wrong. */
-function Progress({ cut: { share, trouble, isStopped, stop } }: { cut: Cut }) {
-  return (
-    <div className="pointer-events-none absolute top-3 right-3 flex max-w-80 flex-col items-end gap-2 text-[14px]">
-      {share !== null && <ProgressChip label="Finding the way" share={share} words="finding the way" onStop={stop} />}
-      {isStopped && <NoticeChip words="Stopped; the next change begins anew." />}
-      {trouble !== null && <NoticeChip failed words={trouble} />}
-    </div>
-  );
 }

@@ -1,17 +1,13 @@
 import { pathData, WAY_COLORS, type Point } from "@twin-petal/core";
 import type { HeadWay, ShownCut } from "@/workers/cutWork";
+import { markPlaces, type StagePlacing } from "../frameStage";
 
-interface Run {
+interface Run extends StagePlacing {
   readonly shown: ShownCut | null;
   readonly frame: { readonly width: number; readonly height: number };
   /** The move that is shown; null for all. */
   readonly at: number | null;
   readonly places: readonly Point[];
-  /** Where the sheet's origin is and how large a millimetre, in pixels of the canvas. */
-  readonly to: { readonly x: number; readonly y: number; readonly scale: number };
-  readonly density: number;
-  /** Where colours of the page are read from. */
-  readonly colors: CSSStyleDeclaration;
 }
 
 const STRONG = 1.5;
@@ -48,7 +44,7 @@ export function drawRun(context: CanvasRenderingContext2D, run: Run): void {
       drawHead(context, headAt(shown.way, last), pixel, color("--words"));
     }
   }
-  places.forEach((place, index) => mark(context, place, index === 0, pixel, color("--failed")));
+  markPlaces(context, places, pixel, color("--failed"));
 }
 
 /** Everything in the colour of its way. */
@@ -98,18 +94,4 @@ function drawHead(context: CanvasRenderingContext2D, { x, y }: Point, pixel: num
   context.bezierCurveTo(x + 8 * pixel, y - 8 * pixel, x + 7 * pixel, y - 18 * pixel, x, y - 18 * pixel);
   context.bezierCurveTo(x - 7 * pixel, y - 18 * pixel, x - 8 * pixel, y - 8 * pixel, x, y);
   context.fill();
-}
-
-function mark(
-  context: CanvasRenderingContext2D,
-  { x, y }: Point,
-  isFirst: boolean,
-  pixel: number,
-  color: string,
-): void {
-  context.strokeStyle = color;
-  context.lineWidth = (isFirst ? 3 : 1.5) * pixel;
-  context.beginPath();
-  context.arc(x, y, (isFirst ? 14 : 9) * pixel, 0, 2 * Math.PI);
-  context.stroke();
 }

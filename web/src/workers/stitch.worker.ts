@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { StitchWork } from "./stitchWork";
+
+expose(new StitchWork());

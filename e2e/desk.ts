@@ -104,7 +104,7 @@ export function countPixels({ data }: PNG, [red, green, blue]: readonly [number,
 }
 
 /** Goes from the desk to a workshop. */
-export async function openWorkshop(page: Page, name: "Print" | "Cut" | "Solid"): Promise<void> {
+export async function openWorkshop(page: Page, name: "Print" | "Cut" | "Stitch" | "Solid"): Promise<void> {
   await page.getByRole("button", { name: "Workshop" }).click();
   await page.getByRole("menuitem", { name: new RegExp(`^${name}`) }).click();
 }

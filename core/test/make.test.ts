@@ -99,6 +99,9 @@ describe("other formats", () => {
       "dxf",
       "cut.svg",
       "cut.pdf",
+      "stitch.json",
+      "stitch.svg",
+      "stitch.csv",
       "petal.json",
       "scene.json",
     ]);

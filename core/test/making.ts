@@ -19,7 +19,13 @@ export const notesOf = (extension: string, design: Design): string =>
 /** A format of what lies flat, by its ending. */
 export function flatFormat(extension: string): FlatFormat {
   const format = formatOf(extension);
-  if (!format || format.kind === "solid" || format.kind === "cut" || format.kind === "print")
+  if (
+    !format ||
+    format.kind === "solid" ||
+    format.kind === "cut" ||
+    format.kind === "print" ||
+    format.kind === "stitch"
+  )
     throw new Error(`there is no flat format ${extension}`);
   return format;
 }

@@ -1,4 +1,4 @@
-import { array, number, object, string, tuple } from "yup";
+import { array, number, object, string, tuple, ValidationError } from "yup";
 import { STITCH_COLUMNS } from "../../make/stitch/stitchCsv";
 import { STITCHES_FORMAT } from "../../make/stitch/stitchJson";
 import { ENDED, NEXT_THREAD } from "../../stitch/sewnThread";
@@ -59,7 +59,7 @@ function faultOf(data: unknown): string | null {
     FILE.validateSync(data, { strict: true });
     return null;
   } catch (error) {
-    return error instanceof Error ? error.message : "it is none";
+    return error instanceof ValidationError ? `${error.path ?? "the file"}: ${error.message}` : "it is none";
   }
 }
 

@@ -7,7 +7,7 @@ import { setMaking } from "@/store/edits/making";
 import { thinOut } from "@/store/edits/stitch";
 import { useMaking } from "@/store/useMaking";
 import { ChecksPanel, type Mend } from "../checksPanel";
-import { figure } from "../figures";
+import { counted, figure } from "../figures";
 import { fileFor } from "../fileFor";
 import { RunStrip } from "../runStrip";
 import { SendPanel } from "../sendPanel";
@@ -83,7 +83,7 @@ export default function StitchWorkshop() {
           makeFile={() => fileFor(design, "stitch.json")}
           reportWords={({ stitches: sewn, thread, trims, changes, seconds }) =>
             `${figure(sewn, 0)} stitches with ${figure(thread)} m of thread in ${timeWords(seconds ?? 0)}; ` +
-            `${figure(trims, 0)} trims, ${figure(changes, 0)} changes of thread`
+            `${counted(trims, "trim")}, ${counted(changes, "change")} of thread`
           }
           onStep={onStep}
         />

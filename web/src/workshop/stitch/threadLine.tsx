@@ -1,11 +1,5 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
-import {
-  arrayMove,
-  horizontalListSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from "@dnd-kit/sortable";
+import { closestCorners, DndContext, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { arrayMove, horizontalListSortingStrategy, SortableContext, useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import type { Part, StitchPlan } from "@twin-petal/core";
 
@@ -32,26 +26,34 @@ interface Block {
 /** The time line in the threads' colours, part by part; parts are dragged, or moved by keys, into another order. */
 export function ThreadLine({ plan, parts, at, goTo, onOrder }: ThreadLineProps) {
   const blocks = blocksOf(plan, parts);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const move = (from: number, to: number) => {
+    if (from < 0 || to < 0 || to >= blocks.length || from === to) return;
+    onOrder(arrayMove([...blocks], from, to).map(({ part }) => part));
+  };
   const total = Math.max(1, plan.how.length);
   return (
     <div className="relative shrink-0 border-t border-hairline bg-surface px-4 py-1.5">
       <DndContext
         sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={({ active, over }) => {
-          const [from, to] = [active.id, over?.id].map((id) => blocks.findIndex(({ part }) => part === id));
-          if (from === undefined || to === undefined || from < 0 || to < 0 || from === to) return;
-          onOrder(arrayMove([...blocks], from, to).map(({ part }) => part));
-        }}
+        collisionDetection={closestCorners}
+        onDragEnd={({ active, over }) =>
+          move(
+            blocks.findIndex(({ part }) => part === active.id),
+            blocks.findIndex(({ part }) => part === over?.id),
+          )
+        }
       >
         <SortableContext items={blocks.map(({ part }) => part)} strategy={horizontalListSortingStrategy}>
           <ol aria-label="Order of parts" className="flex gap-0.5">
-            {blocks.map((block) => (
-              <ThreadBlock key={block.part} block={block} share={block.stitches / total} goTo={goTo} />
+            {blocks.map((block, index) => (
+              <ThreadBlock
+                key={block.part}
+                block={block}
+                share={block.stitches / total}
+                goTo={goTo}
+                onMove={(by) => move(index, index + by)}
+              />
             ))}
           </ol>
         </SortableContext>
@@ -67,7 +69,16 @@ export function ThreadLine({ plan, parts, at, goTo, onOrder }: ThreadLineProps) 
   );
 }
 
-function ThreadBlock({ block, share, goTo }: { block: Block; share: number; goTo: (stitch: number) => void }) {
+interface ThreadBlockProps {
+  readonly block: Block;
+  /** Its share of all stitches. */
+  readonly share: number;
+  goTo: (stitch: number) => void;
+  /** Told by how many places it is moved on. */
+  onMove: (by: 1 | -1) => void;
+}
+
+function ThreadBlock({ block, share, goTo, onMove }: ThreadBlockProps) {
   const { part, name, first, stitches, colors } = block;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part });
   const sum = Math.max(1, stitches);
@@ -82,8 +93,14 @@ function ThreadBlock({ block, share, goTo }: { block: Block; share: number; goTo
         {...attributes}
         {...listeners}
         aria-label={`${name}, ${stitches.toLocaleString("en")} stitches`}
-        title={`${name}: drag it to sew it earlier or later`}
+        title={`${name}: drag it, or press Shift and an arrow, to sew it earlier or later`}
         onClick={() => goTo(first)}
+        onKeyDown={(event) => {
+          const by = event.key === "ArrowLeft" ? -1 : event.key === "ArrowRight" ? 1 : null;
+          if (by === null || !event.shiftKey) return;
+          event.preventDefault();
+          onMove(by);
+        }}
         className="flex w-full touch-none flex-col rounded-md border border-hairline bg-surface hover:border-quiet"
       >
         <span className="w-full truncate px-1.5 text-left text-[13.5px] leading-5">{name}</span>

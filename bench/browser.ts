@@ -8,6 +8,7 @@ import { buildScene, pathData, toFile, type Design } from "@twin-petal/core";
 import { LAUNCH } from "../e2e/launch";
 import { drawnRing, rosettes } from "./designs";
 import { benchSolidView } from "./solidView";
+import { benchStitchOut } from "./stitchOut";
 import { median, type Row } from "./table";
 import { YARDSTICK_PAGE, YARDSTICK_WORKER } from "./yardstick";
 
@@ -28,6 +29,7 @@ export async function benchBrowser(counts: readonly number[], only: string | und
       ["block", async () => [await benchBlock(browser, app.address)]],
       ["neighbours", () => benchNeighbours(browser, app.address)],
       ["solidView", () => benchSolidView(browser, app.address, openDesk, blocksOfDrags)],
+      ["stitchOut", () => benchStitchOut(browser, app.address, openDesk, watchBlocks)],
       ["load", () => benchFirstLoad(browser, app.address)],
     ];
     const rows: Row[] = [];

@@ -82,7 +82,8 @@ function bareRows(scene: Scene): () => number {
           const clipper = own(new engine.Clipper64());
           clipper.AddOpenSubject(pack(engine, own, rows));
           clipper.AddClip(pack(engine, own, polygons));
-          const [closed, open] = [own(new engine.Paths64()), own(new engine.Paths64())];
+          const closed = own(new engine.Paths64());
+          const open = own(new engine.Paths64());
           clipper.ExecutePath(engine.ClipType.Intersection, engine.FillRule.NonZero, closed, open);
           return open.size();
         })

@@ -80,7 +80,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
           expect(Math.abs(laid - volume) / volume).toBeLessThan(0.005);
         }
       }),
-      { numRuns: 25 },
+      { numRuns: 10 },
     );
   });
 
@@ -94,7 +94,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         expect(Math.abs(sum(after, "volume") / sum(before, "volume") - 1)).toBeLessThan(1e-3);
         expect(sum(after, "genus")).toBe(sum(before, "genus"));
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -108,7 +108,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         ];
         expect(Math.abs(sum(all, "volume") / (count * sum(one, "volume")) - 1)).toBeLessThan(1e-4);
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -126,7 +126,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         expect(Math.abs(sum(left, "volume") - difference)).toBeLessThan(1e-3 * sum(whole, "volume"));
         expect(sum(left, "volume")).toBeLessThanOrEqual(sum(whole, "volume") * (1 + 1e-6));
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 });

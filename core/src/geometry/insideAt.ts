@@ -18,8 +18,8 @@ export interface InsideStretch {
   readonly to: Crossing;
 }
 
-/** Edges of polygons: the number of the polygon, and of the edge's first corner. */
-type Edges = readonly (readonly [polygon: number, edge: number])[];
+/** Edges of polygons, two numbers each: the polygon's, and the edge's first corner's. */
+type Edges = readonly number[];
 
 /**
  * The stretches of a level line inside polygons (by the nonzero rule), from left to right; where the edges that may cross
@@ -34,7 +34,7 @@ export function insideAt(polygons: readonly (readonly Point[])[], y: number, edg
     const share = (y - p.y) / (q.y - p.y);
     crossings.push({ x: p.x + share * (q.x - p.x), polygon, at: edge + share, way: q.y > p.y ? 1 : -1 });
   };
-  if (edges) for (const [polygon, edge] of edges) look(polygon, edge);
+  if (edges) for (let k = 0; k < edges.length; k += 2) look(edges[k] ?? 0, edges[k + 1] ?? 0);
   else polygons.forEach((points, polygon) => points.forEach((_, edge) => look(polygon, edge)));
   crossings.sort((a, b) => a.x - b.x);
   const stretches: InsideStretch[] = [];

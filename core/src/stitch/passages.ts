@@ -1,6 +1,6 @@
 import Flatbush from "flatbush";
 import FlatQueue from "flatqueue";
-import { boxOfPoints } from "../geometry/box";
+import { boxOfPoints, growBox, type Box } from "../geometry/box";
 import { distance, ORIGIN, type Point } from "../geometry/point";
 import { insideAt } from "../geometry/insideAt";
 import type { Unit } from "./units";
@@ -165,10 +165,13 @@ export class Passages {
 
   /** From each way to the others that come near, at the nearest place. */
   private linkNear(): void {
+    const boxes = this.units.map(({ ways }) => growBox(boxOfPoints(ways.flat()), this.travel));
+    const others = neighboursOf(boxes);
     this.points.forEach((point, own) => {
-      const unit = this.unitOf[own];
-      const near = this.index.neighbors(point.x, point.y, 1, this.travel, (other) => this.unitOf[other] !== unit);
-      const [other] = near;
+      const unit = this.unitOf[own] ?? 0;
+      if (!others[unit]?.some((other) => isInBox(boxes[other], point))) return;
+      const isOther = (number: number) => this.unitOf[number] !== unit;
+      const [other] = this.index.neighbors(point.x, point.y, 1, this.travel, isOther);
       if (other !== undefined) this.link(own, other, OFF_WAY);
     });
   }
@@ -207,6 +210,21 @@ function indexOf(points: readonly (Point | undefined)[]): Flatbush {
   }
   index.finish();
   return index;
+}
+
+/** For each box the numbers of the others it meets. */
+function neighboursOf(boxes: readonly Box[]): number[][] {
+  const index = new Flatbush(Math.max(1, boxes.length));
+  for (const { left, top, right, bottom } of boxes) index.add(left, top, right, bottom);
+  if (boxes.length === 0) index.add(0, 0, 0, 0);
+  index.finish();
+  return boxes.map(({ left, top, right, bottom }, own) =>
+    index.search(left, top, right, bottom, (other) => other !== own),
+  );
+}
+
+function isInBox(box: Box | undefined, { x, y }: Point): boolean {
+  return box !== undefined && x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
 }
 
 function stepsBetween(before: Point | undefined, point: Point): Point[] {

@@ -84,28 +84,30 @@ export class SewnThread {
   }
 
   private endRun(): void {
-    const points = withoutShort(this.run, this.settings.shortest);
+    const { points, parts } = withoutShort(this.run, this.settings.shortest);
     this.run = [];
     const [first, second] = points;
     const [last, before] = [points.at(-1), points.at(-2)];
     if (!first || !second || !last || !before) return;
     if (this.move === NEXT_THREAD) this.thread += 1;
-    this.put(first.point, this.move, first.part);
-    if (this.settings.tie) this.tie(first, second.point);
-    points.forEach(({ point, part }, k) => {
-      const from = points[k - 1]?.point;
-      if (from) this.sewTo(from, point, part);
-    });
-    if (this.settings.tie) this.tie(last, before.point);
+    const { tie } = this.settings;
+    this.put(first, this.move, parts[0] ?? "");
+    if (tie) this.tie(first, second, parts[0] ?? "");
+    for (let k = 1; k < points.length; k++) {
+      const [from, to] = [points[k - 1], points[k]];
+      if (from && to) this.sewTo(from, to, parts[k] ?? "");
+    }
+    if (tie) this.tie(last, before, parts.at(-1) ?? "");
   }
 
   private sewTo(from: Point, to: Point, part: string): void {
     const pieces = Math.max(1, Math.ceil(distance(from, to) / this.settings.longest - 1e-9));
-    for (let k = 1; k <= pieces; k++) this.put(k === pieces ? to : between(from, to, k / pieces), SEWN, part);
+    for (let k = 1; k < pieces; k++) this.put(between(from, to, k / pieces), SEWN, part);
+    this.put(to, SEWN, part);
   }
 
   /** Three short stitches, away and back. */
-  private tie({ point, part }: PlacedPoint, towards: Point): void {
+  private tie(point: Point, towards: Point, part: string): void {
     const whole = distance(point, towards);
     const share = whole > 0 ? Math.min(1, TIE / whole) : 0;
     this.put(between(point, towards, share), SEWN, part);
@@ -123,40 +125,56 @@ export class SewnThread {
   }
 }
 
-interface PlacedPoint {
-  readonly point: Point;
-  readonly part: string;
+/** Points of a run, and the id of the part each belongs to. */
+interface Kept {
+  readonly points: Point[];
+  readonly parts: string[];
 }
 
 /**
  * The points of a run without those that would make a stitch too short: of two that are too near, the one that thread
  * passes nearest by goes. The first and the last stay.
  */
-function withoutShort(run: readonly Piece[], shortest: number): PlacedPoint[] {
+function withoutShort(run: readonly Piece[], shortest: number): Kept {
   const least = Math.max(shortest - ROUNDING, ROUNDING);
-  const all = run.flatMap(({ part, points }) => points.map((point): PlacedPoint => ({ point, part })));
-  const kept: PlacedPoint[] = [];
-  all.forEach((own, k) => {
-    const last = kept.at(-1);
-    if (!last || distance(last.point, own.point) >= least) {
-      kept.push(own);
-      return;
+  const all = run.length === 1 ? (run[0]?.points ?? []) : run.flatMap(({ points }) => points);
+  const kept: Kept = { points: [], parts: [] };
+  let k = 0;
+  for (const { part, points } of run) {
+    for (const own of points) {
+      const last = kept.points.at(-1);
+      if (!last || distance(last, own) >= least) {
+        kept.points.push(own);
+        kept.parts.push(part);
+      } else if (k === all.length - 1) endWith(kept, own, part, least);
+      else if (isBetter(kept.points.at(-2), last, own, all[k + 1], least)) {
+        kept.points[kept.points.length - 1] = own;
+        kept.parts[kept.parts.length - 1] = part;
+      }
+      k += 1;
     }
-    const [before, after] = [kept.at(-2), all[k + 1]];
-    if (k === all.length - 1) endWith(kept, own, least);
-    else if (before && after && distance(before.point, own.point) >= least) {
-      const [withoutLast, withoutOwn] = [
-        distanceToChord(last.point, before.point, own.point),
-        distanceToChord(own.point, last.point, after.point),
-      ];
-      if (withoutLast < withoutOwn) kept[kept.length - 1] = own;
-    }
-  });
+  }
   return kept;
 }
 
+/** Whether of two points too near the second should stay rather than the first. */
+function isBetter(
+  before: Point | undefined,
+  first: Point,
+  second: Point,
+  after: Point | undefined,
+  least: number,
+): boolean {
+  if (!before || !after || distance(before, second) < least) return false;
+  return distanceToChord(first, before, second) < distanceToChord(second, first, after);
+}
+
 /** Ends with a point, in place of those too near to it. */
-function endWith(kept: PlacedPoint[], own: PlacedPoint, least: number): void {
-  while (kept.length > 1 && distance(kept.at(-1)?.point ?? own.point, own.point) < least) kept.pop();
-  kept.push(own);
+function endWith({ points, parts }: Kept, own: Point, part: string, least: number): void {
+  while (points.length > 1 && distance(points.at(-1) ?? own, own) < least) {
+    points.pop();
+    parts.pop();
+  }
+  points.push(own);
+  parts.push(part);
 }

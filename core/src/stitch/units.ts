@@ -11,7 +11,7 @@ import { madeParts } from "../scene/made";
 import type { PartScene, Scene } from "../scene/scene";
 import type { Limits } from "../thread/lines/definition";
 import { LINE_STITCH_KINDS } from "../thread/lines/list";
-import { sewArea, sewLine, type Sewn } from "../thread/sewn";
+import { areaToSew, sewArea, sewLine, startOf, type Sewn } from "../thread/sewn";
 import type { ResolvedStitch } from "../thread/stitchFields";
 import { stitchingOf } from "./stitchingOf";
 
@@ -65,7 +65,7 @@ function unitsOfPart(
     const common = { part: part.id, copy };
     const fillColor = fill && isFace !== false ? colors.fill(copy) : null;
     if (fill && fillColor !== null) {
-      const sewn = known.sewn("area", copy, (path) => sewArea(path, fill, underlay, limits));
+      const sewn = known.sewn("area", copy, (path, start) => sewArea(path, start, fill, underlay, limits));
       own.push({ ...common, thread: fillColor, width: 0, ...sewn });
     }
     const lineColor = line && isFace !== true ? colors.line(copy) : null;
@@ -115,23 +115,35 @@ function colorOf(
 /** Sews each outline once for all copies that are as large, and carries the stitches to where they stand. */
 class KnownShapes {
   private readonly known = new Map<string, Sewn>();
+  private readonly areas = new Map<number, Path>();
 
   constructor(
     private readonly part: PartScene,
     private readonly scale: number,
   ) {}
 
-  sewn(what: string, copy: number, sew: (path: Path) => Sewn): Sewn {
+  /** Sews a copy's outline as it is, or the area it encloses; told where the outline begins. */
+  sewn(what: "area" | "line", copy: number, sew: (path: Path, start: Point) => Sewn): Sewn {
     const { geometry } = this.part;
+    const shape = geometry.placements.shapeOf?.[copy] ?? 0;
     const { path } = shapeOfCopy(geometry, copy);
+    const outline = what === "line" ? path : this.areaOf(shape, path);
+    const start = startOf(path) ?? ORIGIN;
     const matrix = multiply(scaling(this.scale), matrixAt(geometry.placements.matrices, copy));
-    if (!isSimilar(matrix)) return sew(transformPath(path, matrix));
+    if (!isSimilar(matrix)) return sew(transformPath(outline, matrix), apply(matrix, start));
     const size = sizeOf(matrix);
-    const key = `${what} ${geometry.placements.shapeOf?.[copy] ?? 0} ${size.toFixed(9)}`;
-    const own = this.known.get(key) ?? sew(size === 1 ? path : transformPath(path, scaling(size)));
+    const key = `${what} ${shape} ${size.toFixed(9)}`;
+    const bySize = scaling(size);
+    const own = this.known.get(key) ?? sew(size === 1 ? outline : transformPath(outline, bySize), apply(bySize, start));
     this.known.set(key, own);
     const [a, b, c, d, e, f] = matrix;
     return carried(own, [a / size, b / size, c / size, d / size, e, f]);
+  }
+
+  private areaOf(shape: number, path: Path): Path {
+    const area = this.areas.get(shape) ?? areaToSew(path);
+    this.areas.set(shape, area);
+    return area;
   }
 }
 

@@ -25,12 +25,15 @@ export interface Sewn {
 
 const NOTHING: Sewn = { runs: [], ways: [], area: [] };
 
-/** An area sewn in rows: what lies below first. The geometry engine must have been loaded. */
-export function sewArea(path: Path, fill: FillStitch, underlay: UnderlayKind, limits: Limits): Sewn {
-  const whole = tidied(path.filter(({ closed }) => closed));
+/** The area that outlines enclose, crossed by none of them: as rows are sewn across it. The geometry engine must have been loaded. */
+export function areaToSew(path: Path): Path {
+  return tidied(path.filter(({ closed }) => closed));
+}
+
+/** An area sewn in rows from near a place: what lies below first. The geometry engine must have been loaded. */
+export function sewArea(whole: Path, start: Point, fill: FillStitch, underlay: UnderlayKind, limits: Limits): Sewn {
   const area = fill.inset > 0 ? offsetPath(whole, -fill.inset, "round") : whole;
-  const start = startOf(path);
-  if (area.length === 0 || !start) return NOTHING;
+  if (area.length === 0) return NOTHING;
   const polygons = flattenPath(area, FINE).map(opened);
   const { underArea } = UNDERLAY_KINDS[underlay];
   const below = underlay === "none" ? [] : underArea(offsetPath(area, -INSIDE, "round"), fill, limits, start);
@@ -73,7 +76,8 @@ function begunNear(run: Path[number], start: Point): Path[number] {
   return begunAt(run, best);
 }
 
-function startOf(path: Path): Point | null {
+/** Where an outline begins; null where there is none. */
+export function startOf(path: Path): Point | null {
   const [run] = path;
   return (run && segmentsOf(run)[0]?.[0]) ?? null;
 }

@@ -3,7 +3,7 @@ import { distance, type Point } from "../../geometry/point";
 import { courseOver } from "../course";
 import type { Limits } from "../lines/definition";
 import { runningPoints } from "../lines/running";
-import { rowPoints } from "../rowPoints";
+import { rowPlaces } from "../rowPlaces";
 import type { FillStitch } from "../stitchFields";
 import { levelOf, type Level } from "./level";
 import { RowGraph } from "./rowGraph";
@@ -42,8 +42,8 @@ interface Sewing {
 class FillWay {
   private readonly left: Set<number>;
   private readonly columnOf: Int32Array;
-  /** Nodes by their places on the sheet. */
-  private readonly nodes: Flatbush;
+  /** Nodes by their places on the sheet, once there is more than one run. */
+  private nodes: Flatbush | null = null;
   /** The column that has a node at one of its corners. */
   private readonly columnAt = new Map<number, number>();
 
@@ -55,12 +55,6 @@ class FillWay {
   ) {
     this.left = new Set(columns.keys());
     this.columnOf = new Int32Array(stretches.length);
-    this.nodes = new Flatbush(Math.max(1, 2 * stretches.length));
-    for (let node = 0; node < Math.max(1, 2 * stretches.length); node++) {
-      const { x, y } = this.onSheet(graph.place(node));
-      this.nodes.add(x, y, x, y);
-    }
-    this.nodes.finish();
     columns.forEach((column, number) => {
       for (const stretch of column) this.columnOf[stretch] = number;
       for (const stretch of [column[0] ?? 0, column.at(-1) ?? 0]) {
@@ -82,9 +76,31 @@ class FillWay {
   }
 
   /** The node nearest to a place, of columns that are left. */
-  private nearest({ x, y }: Point): number {
+  private nearest(place: Point): number {
+    if (this.left.size === this.columns.length) return this.nearestOfAll(place);
     const isLeft = (node: number) => this.left.has(this.columnOf[node >> 1] ?? -1);
-    return this.nodes.neighbors(x, y, 1, Infinity, isLeft)[0] ?? 0;
+    return this.nodeIndex().neighbors(place.x, place.y, 1, Infinity, isLeft)[0] ?? 0;
+  }
+
+  private nearestOfAll(place: Point): number {
+    let [best, least] = [0, Infinity];
+    for (let node = 0; node < 2 * this.stretches.length; node++) {
+      const away = distance(this.onSheet(this.graph.place(node)), place);
+      if (away < least) [best, least] = [node, away];
+    }
+    return best;
+  }
+
+  private nodeIndex(): Flatbush {
+    if (this.nodes) return this.nodes;
+    const index = new Flatbush(2 * this.stretches.length);
+    for (let node = 0; node < 2 * this.stretches.length; node++) {
+      const { x, y } = this.onSheet(this.graph.place(node));
+      index.add(x, y, x, y);
+    }
+    index.finish();
+    this.nodes = index;
+    return index;
   }
 
   /** A node from which a column can be begun: the node itself, where one is reached from it. */
@@ -119,7 +135,7 @@ class FillWay {
     rows.forEach((stretch, index) => {
       if (index > 0) {
         const next = 2 * stretch + (node % 2);
-        this.pass(points, [node, next]);
+        this.step(points, node, next);
         node = next;
       }
       this.sewRow(points, node);
@@ -136,11 +152,22 @@ class FillWay {
     const [left, right] = [stretch.from.x - limits.pull, stretch.to.x + limits.pull];
     const longest = Math.min(stitch.length, limits.longest);
     // Points stand where they do for all rows, whichever way each is sewn and wherever it begins.
-    const phase = row * stitch.shift - left / longest;
-    const inner = rowPoints({ x: left, y }, { x: right, y }, longest, phase, limits.shortest);
-    const own = [{ x: left, y }, ...inner, { x: right, y }];
-    const sewn = (node % 2 === 0 ? own : own.reverse()).map(level.back);
-    points.push(...(isTooNear(points.at(-1), sewn[0], limits.shortest) ? sewn.slice(1) : sewn));
+    const places = rowPlaces(right - left, longest, row * stitch.shift - left / longest, limits.shortest);
+    const isRightward = node % 2 === 0;
+    const start = level.back({ x: isRightward ? left : right, y });
+    if (!isTooNear(points.at(-1), start, limits.shortest)) points.push(start);
+    for (let k = 0; k < places.length; k++) {
+      const at = places[isRightward ? k : places.length - 1 - k] ?? 0;
+      points.push(level.back({ x: left + at, y }));
+    }
+    points.push(level.back({ x: isRightward ? right : left, y }));
+  }
+
+  /** From node to neighbouring node, mostly one stitch; else along the outline by running stitches. */
+  private step(points: Point[], from: number, to: number): void {
+    if (!this.graph.isDirect(from, to, PASSING)) return this.pass(points, [from, to]);
+    const place = this.onSheet(this.graph.place(to));
+    if (!isTooNear(points.at(-1), place, this.sewing.limits.shortest)) points.push(place);
   }
 
   /** Along the outline from node to node of a way, by running stitches. */

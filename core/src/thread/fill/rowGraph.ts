@@ -1,5 +1,7 @@
 import FlatQueue from "flatqueue";
-import type { Point } from "../../geometry/point";
+import { distanceToChord } from "../../geometry/chordDistance";
+import { distance, type Point } from "../../geometry/point";
+import { BESIDE } from "../lines/running";
 import type { RowStretch } from "./rows";
 
 /** Going over a row that is sewn already counts so much more than along the outline. */
@@ -56,22 +58,37 @@ export class RowGraph {
       if (isWanted(node)) return wayBack(node, before);
       const own = least.get(node) ?? 0;
       const stretch = this.stretches[node >> 1];
-      const across = { to: node ^ 1, length: stretch ? (stretch.to.x - stretch.from.x) * OVER_A_ROW : 0 };
-      for (const { to, length } of [...(this.passages[node] ?? []), across]) {
+      const reach = (to: number, length: number) => {
         const through = own + length;
-        if (through >= (least.get(to) ?? Infinity)) continue;
+        if (through >= (least.get(to) ?? Infinity)) return;
         least.set(to, through);
         before.set(to, node);
         queue.push(to, through);
-      }
+      };
+      for (const { to, length } of this.passages[node] ?? []) reach(to, length);
+      if (stretch) reach(node ^ 1, (stretch.to.x - stretch.from.x) * OVER_A_ROW);
     }
     return null;
   }
 
   /** The points from one node to a neighbour of it, without the first: along the outline, or over the row between them. */
   pass(from: number, to: number): Point[] {
-    const passage = (this.passages[from] ?? []).filter((own) => own.to === to).sort((a, b) => a.length - b.length)[0];
-    return [...(passage?.by ?? []), this.place(to)];
+    return [...(this.passage(from, to)?.by ?? []), this.place(to)];
+  }
+
+  /** Whether one stitch leads from a node to a neighbour: no farther than said, the outline between them next to it. */
+  isDirect(from: number, to: number, longest: number): boolean {
+    const passage = this.passage(from, to);
+    if (!passage || passage.length > longest) return false;
+    const [start, end] = [this.place(from), this.place(to)];
+    return passage.by.every((point) => distanceToChord(point, start, end) <= BESIDE);
+  }
+
+  private passage(from: number, to: number): Passage | undefined {
+    let best: Passage | undefined;
+    for (const own of this.passages[from] ?? [])
+      if (own.to === to && own.length < (best?.length ?? Infinity)) best = own;
+    return best;
   }
 
   private addOutline(polygon: number, around: readonly { readonly node: number; readonly at: number }[]): void {
@@ -80,11 +97,12 @@ export class RowGraph {
       const next = around[(k + 1) % around.length];
       if (!next || next.node === node) return;
       const by = cornersBetween(points, at, next.at);
-      const way = [this.place(node), ...by, this.place(next.node)];
-      const length = way.reduce((sum, point, index) => {
-        const last = way[index - 1];
-        return last ? sum + Math.hypot(point.x - last.x, point.y - last.y) : sum;
-      }, 0);
+      let last = this.place(node);
+      let length = 0;
+      for (const point of [...by, this.place(next.node)]) {
+        length += distance(last, point);
+        last = point;
+      }
       this.passages[node]?.push({ to: next.node, length, by });
       this.passages[next.node]?.push({ to: node, length, by: by.toReversed() });
     });

@@ -32,20 +32,21 @@ export function rowsAcross(polygons: readonly (readonly Point[])[], spacing: num
   }).flat();
 }
 
-/** For each row the edges that cross its height: two numbers each, the polygon's and the edge's. */
+/** For each row the edges that may cross its height: two numbers each, the polygon's and the edge's. */
 function edgesByRow(
   polygons: readonly (readonly Point[])[],
   first: number,
   spacing: number,
   count: number,
-): (readonly [polygon: number, edge: number])[][] {
-  const rows = Array.from({ length: count }, (): [number, number][] => []);
+): number[][] {
+  const rows = Array.from({ length: count }, (): number[] => []);
   polygons.forEach((points, polygon) => {
     points.forEach((p, edge) => {
       const q = points[(edge + 1) % points.length] ?? p;
-      const low = Math.max(0, Math.ceil((Math.min(p.y, q.y) - first) / spacing) - 1);
-      const high = Math.min(count - 1, Math.floor((Math.max(p.y, q.y) - first) / spacing) + 1);
-      for (let row = low; row <= high; row++) rows[row]?.push([polygon, edge]);
+      // A little more than the edge spans: an edge that does not cross is told by its ends.
+      const low = Math.max(0, Math.ceil((Math.min(p.y, q.y) - first) / spacing - 0.01));
+      const high = Math.min(count - 1, Math.floor((Math.max(p.y, q.y) - first) / spacing + 0.01));
+      for (let row = low; row <= high; row++) rows[row]?.push(polygon, edge);
     });
   });
   return rows;

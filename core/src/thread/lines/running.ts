@@ -5,7 +5,7 @@ import type { Course } from "../course";
 import { defineLineStitch } from "./definition";
 
 /** A stitch stays so near to the line it follows, millimetres. */
-const BESIDE = 0.1;
+export const BESIDE = 0.1;
 
 /** Point after point along a line, once, there and back, or each stitch three times. */
 export const running = defineLineStitch({

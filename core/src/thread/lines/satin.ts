@@ -1,6 +1,6 @@
 import { distance, between, type Point } from "../../geometry/point";
 import { evenPlaces, pointsAlong } from "../along";
-import { rowPoints } from "../rowPoints";
+import { rowPlaces } from "../rowPlaces";
 import { defineLineStitch, type Limits } from "./definition";
 import { railsOf, type Rails } from "./rails";
 
@@ -48,7 +48,10 @@ function across({ left, right }: Rails, spacing: number, { longest, shortest }: 
     const point = isShortened ? between(own, other, SHORTENED) : own;
     const last = points.at(-1);
     // A wide band is crossed in several stitches, whose points must not stand in a row.
-    if (last) points.push(...rowPoints(last, point, longest, (k % 3) / 3, shortest));
+    const whole = last ? distance(last, point) : 0;
+    for (const at of rowPlaces(whole, longest, (k % 3) / 3, shortest)) {
+      if (last) points.push(between(last, point, at / whole));
+    }
     points.push(point);
   });
   return points;

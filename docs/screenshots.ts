@@ -108,17 +108,6 @@ test("neighbours over two numbers", async ({ page }) => {
   await page.screenshot(picture("neighbours"));
 });
 
-test("gaps between copies", async ({ page }) => {
-  const desk = new Desk(page);
-  await desk.open("skylight-sunflower");
-  await page.getByRole("tab", { name: "Gaps" }).click();
-  await page.waitForSelector("[data-testid=gap-words]");
-  await page.getByRole("slider", { name: /^Chart/ }).focus();
-  for (let copy = 0; copy < 8; copy++) await page.keyboard.press("Shift+ArrowRight");
-  await page.waitForTimeout(800);
-  await page.screenshot(picture("gaps"));
-});
-
 test("a floor in a plane group", async ({ page }) => {
   const desk = new Desk(page);
   await desk.open("foot-bath-floor");
@@ -177,6 +166,17 @@ test("the workshop of cuts", async ({ page }) => {
   await page.getByRole("slider", { name: "Move" }).fill("700");
   await page.waitForTimeout(1_000);
   await page.screenshot(picture("workshop-cut"));
+});
+
+test("the workshop of stitches", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("bath-mat-block");
+  await openWorkshop(page, "Stitch");
+  await page.waitForSelector("#stitch-view canvas[data-behind=no]");
+  await page.getByRole("slider", { name: "Stitch" }).fill("12000");
+  await page.getByRole("button", { name: "show jumps" }).click();
+  await page.waitForTimeout(1_000);
+  await page.screenshot(picture("workshop-stitch"));
 });
 
 test("the workshop of prints", async ({ page }) => {

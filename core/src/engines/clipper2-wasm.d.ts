@@ -14,8 +14,9 @@ declare module "clipper2-wasm" {
   export interface Clipper64 {
     SetPreserveCollinear: (preserve: boolean) => void;
     AddSubject: (paths: Paths64) => void;
+    AddOpenSubject: (paths: Paths64) => void;
     AddClip: (paths: Paths64) => void;
-    ExecutePath: (clipType: ClipType, fillRule: FillRule, closedPaths: Paths64) => boolean;
+    ExecutePath: (clipType: ClipType, fillRule: FillRule, closedPaths: Paths64, openPaths?: Paths64) => boolean;
     delete: () => void;
   }
   export interface ClipType {

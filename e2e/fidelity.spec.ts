@@ -125,13 +125,83 @@ for (const file of readdirSync("demo").filter((name) => name.endsWith(".petal.js
       })
       .toBeLessThan(0.01);
 
-    const pictures = await viewed(viewer, request, design, vectors);
-    const names = ["resvg", "rsvg", "poppler", "Chromium"];
-    pictures.forEach((one, index) =>
-      pictures.slice(index + 1).forEach((other, further) => {
-        const which = `${names[index]} and ${names[index + 1 + further]}`;
-        expect(differenceOf(one, other), which).toBeLessThan(0.01);
-      }),
-    );
+    expectAlike(await viewed(viewer, request, design, vectors));
   });
+}
+
+/** Gradients that grow clear, fills and lines that are clear as one, and one gradient over many copies. */
+const CLEAR = JSON.stringify({
+  format: "twin-petal/1",
+  name: "Clear",
+  sheet: { width: 120, height: 120, ground: "#F2EBDC" },
+  parts: [
+    { id: "b", motif: { kind: "rectangle", width: 80, height: 30 }, finish: { fill: "#17566B" } },
+    {
+      id: "a",
+      motif: { kind: "petal", length: 50, width: 24 },
+      rules: [{ kind: "turn", count: 7 }],
+      finish: {
+        fill: {
+          kind: "linear",
+          stops: [
+            { at: 0, color: "#C8442B" },
+            { at: 1, color: "#C8442B10" },
+          ],
+        },
+        line: { width: 2, paint: "#2B2140" },
+        opacity: 0.6,
+      },
+    },
+    {
+      id: "d",
+      motif: { kind: "disc", radius: 12 },
+      rules: [{ kind: "ring", count: 5, radius: 10 }],
+      at: { x: 34, y: 36 },
+      finish: {
+        fill: {
+          kind: "radial",
+          over: "whole",
+          stops: [
+            { at: 0, color: "#1E6F5C" },
+            { at: 1, color: "#1E6F5C22" },
+          ],
+        },
+      },
+    },
+    {
+      id: "e",
+      motif: { kind: "disc", radius: 12 },
+      rules: [{ kind: "ring", count: 5, radius: 10 }],
+      at: { x: -36, y: 36 },
+      finish: {
+        fill: {
+          kind: "linear",
+          over: "whole",
+          stops: [
+            { at: 0, color: "#C8442B" },
+            { at: 1, color: "#17566B" },
+          ],
+        },
+      },
+    },
+  ],
+});
+
+test("what is clear within a gradient, and as a whole, is so in the SVG's viewers and the PDF's", async ({
+  page,
+  request,
+}) => {
+  const svg = await request.post("/api/make?as=svg", { headers: JSON_CONTENT, data: CLEAR, ...RETRIED });
+  expectAlike(await viewed(page, request, CLEAR, await svg.text()));
+});
+
+/** The pictures of resvg, rsvg, poppler and Chromium, each beside each. */
+function expectAlike(pictures: readonly PNG[]): void {
+  const names = ["resvg", "rsvg", "poppler", "Chromium"];
+  pictures.forEach((one, index) =>
+    pictures.slice(index + 1).forEach((other, further) => {
+      const which = `${names[index]} and ${names[index + 1 + further]}`;
+      expect(differenceOf(one, other), which).toBeLessThan(0.01);
+    }),
+  );
 }

@@ -1,8 +1,20 @@
-import { describe, expect, test } from "@jest/globals";
-import { parseDesign, placeGradient, readDesign, writeDesign, type Gradient } from "../src";
+import { beforeAll, describe, expect, test } from "@jest/globals";
+import {
+  buildScene,
+  parseDesign,
+  placeGradient,
+  rasterise,
+  readDesign,
+  svgOfScene,
+  writeDesign,
+  type Gradient,
+} from "../src";
+import { withRasteriser } from "./prepared";
 import { partDesign } from "./testDesign";
 import { partOf } from "./scenes";
 import { svgOf } from "./making";
+
+beforeAll(withRasteriser);
 
 const BOX = { left: -10, top: -20, right: 30, bottom: 10 };
 const stops = [
@@ -74,15 +86,57 @@ describe("gradients in a design", () => {
     );
   });
 
-  test("in SVG: one for each outline over each copy, one for each copy over the whole", () => {
-    const whole = svgOf(design);
-    expect(whole.match(/<linearGradient /g)).toHaveLength(3);
-    expect(whole.match(/gradientTransform=/g)).toHaveLength(3);
-    expect(whole).toContain(`fill="url(#fill-a.3)"`);
+  test("in SVG over each copy: one for each outline", () => {
     const each = svgOf(
       partDesign({ kind: "disc" }, [{ kind: "turn", count: 3 }], { finish: { fill: { ...fill, over: "copy" } } }),
     );
     expect(each.match(/<linearGradient /g)).toHaveLength(1);
     expect(each.match(/fill="url\(#fill-a\.1\)"/g)).toHaveLength(3);
+  });
+
+  test("in SVG over the whole: one in the sheet's space, carried into copies only where a line is drawn between them", () => {
+    const whole = svgOf(design);
+    expect(whole.match(/<linearGradient /g)).toHaveLength(1);
+    expect(whole).not.toContain("gradientTransform");
+    const lined = svgOf(lineDesign(3, 1));
+    expect(lined.match(/<stop /g)).toEqual(whole.match(/<stop /g));
+    expect(lined.match(/gradientTransform=/g)).toHaveLength(3);
+    expect(lined).toContain(`fill="url(#fill-a.3)"`);
+  });
+
+  const lineDesign = (count: number, width: number | null, pools = false) =>
+    partDesign({ kind: "petal", length: 30, width: 14 }, [{ kind: "turn", count }], {
+      finish: {
+        fill: pools
+          ? {
+              kind: "pools",
+              over: "whole",
+              points: [
+                { x: 0, y: 0, color: "#C8442B", reach: 1 },
+                { x: 1, y: 1, color: "#17566B", reach: 1 },
+              ],
+            }
+          : fill,
+        ...(width !== null && { line: { width, paint: "#00000000" } }),
+      },
+    });
+
+  test.each([false, true])("painted at once it looks as it does copy by copy (pools: %s)", (pools) => {
+    const frame = { left: -40, top: -40, right: 40, bottom: 40 };
+    const pixels = { width: 240, height: 240 };
+    const pictureOf = (width: number | null) => {
+      const scene = buildScene(lineDesign(7, width, pools));
+      const svg = svgOfScene(scene, { title: "", unit: "mm", embed: null, imageDpi: 150, frame, pixels });
+      return rasterise(svg, pixels.width, (rendered) => Uint8Array.from(rendered.pixels));
+    };
+    const [once, each] = [pictureOf(null), pictureOf(0.001)];
+    const different = once.filter((value, k) => Math.abs(value - (each[k] ?? 0)) > 24).length;
+    expect(different / once.length).toBeLessThan(0.004);
+  });
+
+  test("ten thousand copies under one gradient are little more than in one colour", () => {
+    const of = (paint: unknown) =>
+      svgOf(partDesign({ kind: "petal" }, [{ kind: "turn", count: 10_000 }], { finish: { fill: paint } })).length;
+    expect(of(fill)).toBeLessThan(1.05 * of("#123456"));
   });
 });

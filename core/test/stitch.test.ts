@@ -98,3 +98,95 @@ describe("worked figures", () => {
     }
   });
 });
+
+describe("settings", () => {
+  const disc = { kind: "disc", radius: 20 };
+  const lengthOf = (plan: StitchPlan) => stitchesOf(plan).reduce((sum, { length }) => sum + length, 0);
+
+  test("there and back is twice as much, each stitch three times thrice; both end where they should", () => {
+    const line = { motif: { kind: "line", length: 40 } };
+    const [once, twice, thrice] = [1, 2, 3].map((times) => planOf({ ...line, ...running({ times }) }));
+    if (!once || !twice || !thrice) throw new Error("there are three");
+    expect(lengthOf(twice)).toBeCloseTo(2 * lengthOf(once), 6);
+    expect(lengthOf(thrice)).toBeCloseTo(3 * lengthOf(once), 6);
+    const endOf = ({ x, y }: StitchPlan) => [x.at(-1), y.at(-1)];
+    expect(endOf(twice)).toEqual([twice.x[0], twice.y[0]]);
+    expect(endOf(thrice)).toEqual(endOf(once));
+  });
+
+  test("pull makes rows longer by so much on both sides", () => {
+    const widest = (plan: StitchPlan) => Math.max(...plan.x) - Math.min(...plan.x);
+    const [usual, pulled] = [0, 0.5].map((pull) => planOf({ motif: disc, ...filled({}, { pull }) }));
+    if (!usual || !pulled) throw new Error("there are two");
+    expect(widest(pulled) - widest(usual)).toBeCloseTo(1, 3);
+  });
+
+  test("what is sewn below stays 0.6 mm inside, and comes first", () => {
+    for (const underlay of ["edge", "zigzag", "rows"]) {
+      const [plain, plan] = [
+        planOf({ motif: disc, ...filled() }),
+        planOf({ motif: disc, ...filled({}, { underlay }) }),
+      ];
+      const added = plan.how.length - plain.how.length;
+      expect(added).toBeGreaterThan(20);
+      const away = Array.from({ length: Math.floor(added * 0.8) }, (_, k) =>
+        Math.hypot(plan.x[k] ?? 0, plan.y[k] ?? 0),
+      );
+      expect(Math.max(...away)).toBeLessThan(20 - 0.6 + 0.01);
+    }
+  });
+
+  test("an inset keeps rows from the edge", () => {
+    const plan = planOf({ motif: disc, ...filled({ inset: 2 }) });
+    expect(Math.max(...Array.from(plan.x, (x, k) => Math.hypot(x, plan.y[k] ?? 0)))).toBeLessThan(18.01);
+  });
+
+  test("rows bowed as waves leave the level by half their height", () => {
+    const plan = planOf({
+      motif: { kind: "rectangle", width: 60, height: 30 },
+      ...filled({ length: 1, wave: { length: 12, height: 3 } }),
+    });
+    const inside = stitchesOf(plan).filter(({ from, to }) => Math.abs(to.x - from.x) > 0.5);
+    const steepest = Math.max(...inside.map(({ from, to }) => Math.abs(to.y - from.y) / Math.abs(to.x - from.x)));
+    // The slope of h/2 · sin(2πx ÷ λ) is at most πh ÷ λ.
+    expect(steepest).toBeGreaterThan(0.6);
+    expect(steepest).toBeLessThan(Math.PI / 4 + 0.05);
+  });
+
+  test("a band wider than the longest stitch is crossed in several", () => {
+    const plan = planOf({ motif: { kind: "line", length: 30 }, stitch: { line: { kind: "satin", width: 16 } } });
+    const lengths = stitchesOf(plan).map(({ length }) => length);
+    expect(Math.max(...lengths)).toBeLessThan(7.001);
+    expect(Math.max(...plan.x) - Math.min(...plan.x)).toBeGreaterThan(15.9);
+  });
+
+  test("copies far apart come by a shorter way when asked", () => {
+    const moved = (order: string) => {
+      const plan = planOf({
+        motif: { kind: "disc", radius: 2 },
+        rules: [
+          { kind: "step", count: 12, turn: 0, move: { x: 0, y: 0 } },
+          { kind: "vary", moveX: "15 * mod(5 * i, 12)" },
+        ],
+        stitch: { line: { kind: "running" }, order },
+      });
+      return Array.from(plan.how.keys()).reduce((sum, k) => {
+        if (k === 0 || plan.how[k] === 0) return sum;
+        return sum + Math.abs((plan.x[k] ?? 0) - (plan.x[k - 1] ?? 0));
+      }, 0);
+    };
+    expect(moved("nearest")).toBeLessThan(0.5 * moved("rules"));
+  });
+
+  test("a thread of its own is what the part is sewn with", () => {
+    const plan = planOf({ motif: disc, finish: { fill: "#1E6F5C" }, stitch: { fill: {}, thread: "#C8442B" } });
+    expect(plan.threads).toEqual([{ color: "#C8442B" }]);
+  });
+
+  test("what is not sewn, hidden or a tool leaves nothing", () => {
+    const one = { motif: disc, finish: { fill: "#1E6F5C" } };
+    for (const more of [{ stitch: "none" }, { visible: false }, { role: "tool" }, { role: "guide" }]) {
+      expect(planOf({ ...one, ...more }).how).toHaveLength(0);
+    }
+  });
+});

@@ -1,8 +1,17 @@
 import { strokesAsAreas, hasLineAreas } from "../../finish/line/strokesAsAreas";
 import { reachOfLine, widestOf } from "../../geometry/strip/lineShape";
 import type { VariedPaint } from "../../finish/fills/fill";
-import { changesWithin, colorAlongLine, colorAt, isPictured, overOf, placePaint, type Paint } from "../../finish/paint";
-import type { Box } from "../../geometry/box";
+import {
+  changesWithin,
+  colorAlongLine,
+  colorAt,
+  colorsOfPaint,
+  isPictured,
+  overOf,
+  placePaint,
+  type Paint,
+} from "../../finish/paint";
+import { growBox, type Box } from "../../geometry/box";
 import { IDENTITY, invert, multiply, type Matrix } from "../../geometry/matrix";
 import { boxOfPath, type Path } from "../../geometry/path";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
@@ -13,10 +22,15 @@ import type { PartScene } from "../../scene/scene";
 import { channelsOf, pdfLine, pdfMatrix, pdfNumbers, pdfPath } from "./operators";
 import type { Resources } from "./resources";
 
+/** Lines of pieces that bring their own reach no farther than this beyond the outline, millimetres. */
+const PIECES_REACH = 20;
+
 /** What copies are painted with: words that set it and how opaque it is, or an image laid into what is filled. */
 type Paintwork =
-  { readonly words: string; readonly alpha: number } | { readonly image: string; readonly placed: Matrix };
-type Setter = (copy: number, placed: Matrix) => Paintwork;
+  | { readonly words: string; readonly alpha: number; readonly clearness?: string | null }
+  | { readonly image: string; readonly placed: Matrix };
+/** By the copy, where it stands, and the way from the sheet into the space patterns go by. */
+type Setter = (copy: number, placed: Matrix, toPatterns: Matrix) => Paintwork;
 
 /**
  * The operators that paint a part. `toPage` takes millimetres on the sheet to the stream's own space: patterns go by
@@ -28,10 +42,10 @@ export function partContent(part: PartScene, resources: Resources, toPage: Matri
   const shapes = strokesAsAreas(geometry.shapes, finish.line);
   const { fill, line } = finish;
   const areas = hasLineAreas(shapes);
-  const fills = fill && setterOf(fill, "fill", part, resources, toPage, 0);
+  const fills = fill && setterOf(fill, "fill", part, resources, 0);
   const lines =
     line && widestOf(line) > 0
-      ? setterOf(line.paint, areas ? "fill" : "stroke", part, resources, toPage, reachOfLine(line))
+      ? setterOf(line.paint, areas ? "fill" : "stroke", part, resources, reachOfLine(line))
       : null;
   const words: string[] = [];
   for (let copy = 0; copy < placements.count; copy++) {
@@ -39,11 +53,19 @@ export function partContent(part: PartScene, resources: Resources, toPage: Matri
     if (!shape || shape.path.length === 0) continue;
     const matrix = matrixAt(placements.matrices, copy);
     const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);
-    const paint: CopyPaint = { fill: fills?.(copy, matrix) ?? null, line: lines?.(copy, matrix) ?? null, opacity };
-    words.push("q", pdfMatrix(matrix));
-    for (const piece of shape.pieces ?? [plainPiece(shape.path)])
-      words.push(pieceContent(piece, part, paint, resources));
-    words.push("Q");
+    const pieces = shape.pieces ?? [plainPiece(shape.path)];
+    // What lies over itself is painted whole, and is as clear as a whole; patterns then go by the copy's own space.
+    const isGroup = opacity < 1 && (pieces.length > 1 || (fill !== null && lines !== null));
+    const toPatterns = isGroup ? (invert(matrix) ?? IDENTITY) : toPage;
+    const paint: CopyPaint = {
+      fill: fills?.(copy, matrix, toPatterns) ?? null,
+      line: lines?.(copy, matrix, toPatterns) ?? null,
+      opacity: isGroup ? 1 : opacity,
+    };
+    const content = pieces.map((piece) => pieceContent(piece, part, paint, resources)).join("\n");
+    const reach = line ? reachOfLine(line) : 0;
+    const box = growBox(boxOfPath(shape.path), reach + PIECES_REACH);
+    words.push("q", pdfMatrix(matrix), isGroup ? resources.group(content, box, opacity) : content, "Q");
   }
   return words.join("\n");
 }
@@ -76,7 +98,12 @@ function pieceContent(piece: Piece, part: PartScene, copy: CopyPaint, resources:
           `/${set.image} Do`,
           "Q",
         ]
-      : [resources.opacity(set.alpha * opacity, set.alpha * opacity), set.words, path, how];
+      : // A mask holds until it is taken back: for this paint alone.
+        [
+          ...(set.clearness ? ["q", set.clearness] : []),
+          ...[resources.opacity(set.alpha * opacity, set.alpha * opacity), set.words, path, how],
+          ...(set.clearness ? ["Q"] : []),
+        ];
   return [
     "q",
     ...(piece.at ? [pdfMatrix(piece.at)] : []),
@@ -108,13 +135,12 @@ function setterOf(
   property: "fill" | "stroke",
   part: PartScene,
   resources: Resources,
-  toPage: Matrix,
   reach: number,
 ): Setter {
   const operator = property === "fill" ? "rg" : "RG";
   if (paint.kind === "each") {
-    const setters = paint.paints.map((own) => own && setterOf(own, property, part, resources, toPage, reach));
-    return (copy, placed) => setters[copy]?.(copy, placed) ?? { words: "", alpha: 0 };
+    const setters = paint.paints.map((own) => own && setterOf(own, property, part, resources, reach));
+    return (copy, placed, toPatterns) => setters[copy]?.(copy, placed, toPatterns) ?? { words: "", alpha: 0 };
   }
   if (!changesWithin(paint)) {
     const colorOf = colorAt(paint, part.geometry.placements);
@@ -122,7 +148,7 @@ function setterOf(
   }
   return isPictured(paint)
     ? pictureSetter(paint, part, resources, reach)
-    : gradientSetter(paint, property, part, resources, toPage);
+    : gradientSetter(paint, property, part, resources, reach);
 }
 
 /** Gradients as patterns: one for each outline where it stands, or one over the whole. */
@@ -131,19 +157,23 @@ function gradientSetter(
   property: "fill" | "stroke",
   { geometry }: PartScene,
   resources: Resources,
-  toPage: Matrix,
+  reach: number,
 ): Setter {
+  const isClear = colorsOfPaint(paint).some((color) => channelsOf(color).alpha < 1);
   const [space, set] = property === "fill" ? ["cs", "scn"] : ["CS", "SCN"];
-  const use = (over: Box, matrix: Matrix) => {
+  // A pattern goes by the page, a mask by the copy's own space.
+  const use = (over: Box, toPatterns: Matrix, toCopy: Matrix) => {
     const placed = placePaint(paint, over, 0);
     if (placed.kind === "picture") throw new Error("a picture was taken for a gradient");
-    return { words: `/Pattern ${space} /${resources.gradient(placed, matrix)} ${set}`, alpha: 1 };
+    const words = `/Pattern ${space} /${resources.gradient(placed, toPatterns)} ${set}`;
+    return { words, alpha: 1, clearness: isClear ? resources.clearness(placed, toCopy, growBox(over, reach)) : null };
   };
   if (overOf(paint) === "whole") {
     const whole = boxOfGeometry(geometry);
-    return () => use(whole, toPage);
+    return (_copy, placed, toPatterns) => use(whole, toPatterns, invert(placed) ?? IDENTITY);
   }
-  return (copy, placed) => use(boxOfPath(shapeOfCopy(geometry, copy).path), multiply(toPage, placed));
+  return (copy, placed, toPatterns) =>
+    use(boxOfPath(shapeOfCopy(geometry, copy).path), multiply(toPatterns, placed), IDENTITY);
 }
 
 /** Pictures laid into what they fill: one for each outline, or the whole's carried back into each copy's space. */

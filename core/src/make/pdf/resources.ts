@@ -1,5 +1,6 @@
 import { zlibSync } from "fflate";
 import type { PDFContext, PDFObject, PDFRef } from "pdf-lib";
+import type { Box } from "../../geometry/box";
 import type { PlacedGradient } from "../../finish/gradient";
 import type { Raster } from "../../finish/pools";
 import type { Blend } from "../../finish/finishFields";
@@ -33,9 +34,30 @@ export class Resources {
         Type: "Pattern",
         PatternType: 2,
         Matrix: [...matrix],
-        Shading: shadingOf(this.context, gradient),
+        Shading: shadingOf(this.context, gradient, "DeviceRGB"),
       }),
     );
+  }
+
+  /**
+   * The operator by which what follows is as clear as a gradient's stops within a box, by a soft mask (ISO 32000-1, 11.6.5);
+   * the matrix carries the gradient's space into the one it is used in.
+   */
+  clearness(gradient: PlacedGradient, matrix: readonly number[], { left, top, right, bottom }: Box): string {
+    const key = `clear ${JSON.stringify([gradient, matrix])}`;
+    const make = () => {
+      const shading = shadingOf(this.context, gradient, "DeviceGray");
+      const form = this.context.stream("/S0 sh", {
+        Type: "XObject",
+        Subtype: "Form",
+        BBox: [left, top, right, bottom],
+        Matrix: [...matrix],
+        Group: { Type: "Group", S: "Transparency", CS: "DeviceGray" },
+        Resources: { Shading: { S0: shading } },
+      });
+      return this.context.obj({ SMask: { Type: "Mask", S: "Luminosity", G: this.context.register(form) } });
+    };
+    return `/${this.add("ExtGState", key, make)} gs`;
   }
 
   /** The name of a form, drawn in a space of its own. */
@@ -57,9 +79,30 @@ export class Resources {
     });
   }
 
-  dictionary(): PDFObject {
+  /** The operators that paint content within a box as one, so opaque as a whole. */
+  group(content: string, { left, top, right, bottom }: Box, opacity: number): string {
+    const name = this.add("XObject", `group ${content}`, () =>
+      this.context.register(
+        this.context.stream(content, {
+          Type: "XObject",
+          Subtype: "Form",
+          BBox: [left, top, right, bottom],
+          Group: { Type: "Group", S: "Transparency" },
+          Resources: this.dictionary(new Set(content.match(/(?<=\/)[A-Z]\d+/g))),
+        }),
+      ),
+    );
+    return `${this.opacity(opacity, opacity)} /${name} Do`;
+  }
+
+  /** What is referred to by name; of some names only, where they are given. */
+  dictionary(names?: ReadonlySet<string>): PDFObject {
     const kinds: Record<string, Record<string, PDFObject>> = {};
-    for (const { kind, name, object } of this.known.values()) kinds[kind] = { ...kinds[kind], [name]: object };
+    for (const { kind, name, object } of this.known.values()) {
+      if (names && !names.has(name)) continue;
+      kinds[kind] ??= {};
+      kinds[kind][name] = object;
+    }
     return this.context.obj(kinds);
   }
 
@@ -86,22 +129,28 @@ function channelsIn(data: Raster["data"], channels: readonly number[]): Uint8Arr
   return picked;
 }
 
-/** An axial or radial shading whose colours are told stop by stop. */
-function shadingOf(context: PDFContext, gradient: PlacedGradient): PDFObject {
+type ColorSpace = "DeviceRGB" | "DeviceGray";
+
+/** An axial or radial shading told stop by stop: its colours, or how opaque they are as greys. */
+function shadingOf(context: PDFContext, gradient: PlacedGradient, space: ColorSpace): PDFObject {
   const coordinates =
     gradient.kind === "linear"
       ? [gradient.from.x, gradient.from.y, gradient.to.x, gradient.to.y]
       : [gradient.centre.x, gradient.centre.y, 0, gradient.centre.x, gradient.centre.y, gradient.radius];
   return context.obj({
     ShadingType: gradient.kind === "linear" ? 2 : 3,
-    ColorSpace: "DeviceRGB",
+    ColorSpace: space,
     Coords: coordinates,
     Extend: [true, true],
-    Function: functionOf(context, gradient.stops),
+    Function: functionOf(context, gradient.stops, space),
   });
 }
 
-function functionOf(context: PDFContext, stops: PlacedGradient["stops"]): PDFObject {
+function functionOf(context: PDFContext, stops: PlacedGradient["stops"], space: ColorSpace): PDFObject {
+  const channels = (color: string) => {
+    const { rgb, alpha } = channelsOf(color);
+    return space === "DeviceGray" ? [alpha] : [...rgb];
+  };
   const [first] = stops;
   const last = stops.at(-1);
   if (!first || !last) throw new Error("a gradient without colours");
@@ -115,8 +164,8 @@ function functionOf(context: PDFContext, stops: PlacedGradient["stops"]): PDFObj
     FunctionType: 2,
     Domain: [0, 1],
     N: 1,
-    C0: [...channelsOf(whole[index]?.color ?? first.color).rgb],
-    C1: [...channelsOf(stop.color).rgb],
+    C0: channels(whole[index]?.color ?? first.color),
+    C1: channels(stop.color),
   }));
   const [only] = pieces;
   if (pieces.length === 1 && only) return context.obj(only);

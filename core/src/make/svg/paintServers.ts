@@ -1,10 +1,11 @@
 import type { VariedPaint } from "../../finish/fills/fill";
 import type { PlacedGradient } from "../../finish/gradient";
 import { reachOfLine } from "../../geometry/strip/lineShape";
-import { changesWithin, overOf, placePaint, type EachPaint, type Paint } from "../../finish/paint";
+import { changesWithin, colorsOfPaint, overOf, placePaint, type EachPaint, type Paint } from "../../finish/paint";
+import type { PlacedPaint } from "../../finish/placedPaint";
 import type { PlacedRaster } from "../../finish/pools";
 import type { Box } from "../../geometry/box";
-import { invert } from "../../geometry/matrix";
+import { IDENTITY, invert } from "../../geometry/matrix";
 import { boxOfPath } from "../../geometry/path";
 import { matrixAt } from "../../rules/placements";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
@@ -28,21 +29,19 @@ export function serverName(part: string, property: PaintProperty, number: number
 }
 
 /** The gradients and pools of a part's finish: in each outline's own space, or the whole's carried back into each copy's. */
-export function paintServerLines({ id, geometry, finish }: PartScene): string[] {
+export function paintServerLines(part: PartScene): string[] {
+  const { id, geometry, finish } = part;
   const of = (property: PaintProperty, paint: Paint | null, reach: number) => {
     if (paint?.kind === "each") return eachLines(id, property, paint, geometry);
     if (!paint || !isServed(paint) || overOf(paint) === "line") return [];
     if (overOf(paint) === "copy") {
       return geometry.shapes.map(({ path }, shape) =>
-        serverLine(serverName(id, property, shape), paint, boxOfPath(path), reach, null),
+        serverLine(serverName(id, property, shape), paint, boxOfPath(path), reach),
       );
     }
-    const whole = boxOfGeometry(geometry);
-    const { count, matrices } = geometry.placements;
-    return Array.from({ length: count }, (_, copy) => {
-      const back = (invert(matrixAt(matrices, copy)) ?? [1, 0, 0, 1, 0, 0]).map((entry) => decimals(entry, 7));
-      return serverLine(serverName(id, property, copy), paint, whole, reach, `matrix(${back.join(" ")})`);
-    });
+    const placed = placePaint(paint, boxOfGeometry(geometry), reach);
+    const shared = placedLine(wholeName(id, property), placed);
+    return isOneArea(part) ? [shared] : [shared, ...carriedLines(part, property, placed)];
   };
   const { fill, line } = finish;
   return [...of("fill", fill, 0), ...of("stroke", line?.paint ?? null, line ? reachOfLine(line) : 0)];
@@ -59,32 +58,69 @@ function eachLines(
   return paints.flatMap((paint, shape) => {
     if (!paint || !isServed(paint)) return [];
     const box = overOf(paint) === "whole" ? whole : boxOfPath(geometry.shapes[shape]?.path ?? []);
-    return [serverLine(serverName(id, property, shape), paint, box, 0, null)];
+    return [serverLine(serverName(id, property, shape), paint, box, 0)];
   });
 }
 
-function serverLine(name: string, paint: ServedPaint, box: Box, reach: number, transform: string | null): string {
-  const placed = placePaint(paint, box, reach);
-  if (placed.kind === "picture") return pictureLine(name, placed, transform);
-  const carried = transform === null ? "" : attribute("gradientTransform", transform);
-  return gradientLine(name, placed, carried);
+/** What a paint over the whole is called, in the sheet's own space. */
+export function wholeName(part: string, property: PaintProperty): string {
+  return `${property}-${part}`;
 }
 
-function pictureLine(name: string, { raster, box }: PlacedRaster, transform: string | null): string {
+/**
+ * Whether all copies show one paint over the whole and nothing else: where they lie over each other the same colour shows, so
+ * they are painted at once through their outlines.
+ */
+export function isOneArea({ finish, geometry }: PartScene): boolean {
+  const { fill, line, opacity } = finish;
+  if (!fill || fill.kind === "each" || !isServed(fill) || overOf(fill) !== "whole") return false;
+  if (line !== null || opacity < 1 || geometry.placements.opacity !== null) return false;
+  return (
+    geometry.shapes.every(({ pieces }) => pieces === null) &&
+    colorsOfPaint(fill).every((color) => opacityOf(color) === 1)
+  );
+}
+
+/** The paint over the whole carried back into each copy's own space. */
+function carriedLines({ id, geometry }: PartScene, property: PaintProperty, placed: PlacedPaint): string[] {
+  const { count, matrices } = geometry.placements;
+  const isPicture = placed.kind === "picture";
+  const element = isPicture ? "pattern" : elementOf(placed);
+  const moved = isPicture ? ` ${movedTo(placed.box)}` : "";
+  const shared = attribute("xlink:href", `#${wholeName(id, property)}`);
+  return Array.from({ length: count }, (_, copy) => {
+    const back = (invert(matrixAt(matrices, copy)) ?? IDENTITY).map((entry) => decimals(entry, 7)).join(" ");
+    const carried = attribute(isPicture ? "patternTransform" : "gradientTransform", `matrix(${back})${moved}`);
+    return `<${element} id="${serverName(id, property, copy)}"${shared}${carried}/>`;
+  });
+}
+
+const elementOf = ({ kind }: PlacedGradient) => (kind === "linear" ? "linearGradient" : "radialGradient");
+
+// Viewers differ in where a tile's own space begins, unless it begins at 0.
+const movedTo = ({ left, top }: Box) => `translate(${decimals(left, 5)} ${decimals(top, 5)})`;
+
+function serverLine(name: string, paint: ServedPaint, box: Box, reach: number): string {
+  return placedLine(name, placePaint(paint, box, reach));
+}
+
+function placedLine(name: string, placed: PlacedPaint): string {
+  return placed.kind === "picture" ? pictureLine(name, placed) : gradientLine(name, placed);
+}
+
+function pictureLine(name: string, { raster, box }: PlacedRaster): string {
   const own: Box = { left: 0, top: 0, right: box.right - box.left, bottom: box.bottom - box.top };
-  // Viewers differ in where a tile's own space begins, unless it begins at 0.
-  const moved = `translate(${decimals(box.left, 5)} ${decimals(box.top, 5)})`;
   const place = [
     attribute("width", decimals(own.right, 5)),
     attribute("height", decimals(own.bottom, 5)),
-    attribute("patternTransform", transform === null ? moved : `${transform} ${moved}`),
+    attribute("patternTransform", movedTo(box)),
   ].join("");
   return `<pattern id="${name}" patternUnits="userSpaceOnUse"${place}>${imageElement({ raster, box: own })}</pattern>`;
 }
 
-function gradientLine(name: string, gradient: PlacedGradient, transform: string): string {
+function gradientLine(name: string, gradient: PlacedGradient): string {
   const number = (key: string, value: number) => attribute(key, decimals(value, 5));
-  const element = gradient.kind === "linear" ? "linearGradient" : "radialGradient";
+  const element = elementOf(gradient);
   const place =
     gradient.kind === "linear"
       ? [
@@ -98,5 +134,5 @@ function gradientLine(name: string, gradient: PlacedGradient, transform: string)
     const clear = color.length > 7 ? attribute("stop-opacity", decimals(opacityOf(color), 4)) : "";
     return `<stop${number("offset", at)}${attribute("stop-color", color.slice(0, 7))}${clear}/>`;
   });
-  return `<${element} id="${name}" gradientUnits="userSpaceOnUse"${place.join("")}${transform}>${stops.join("")}</${element}>`;
+  return `<${element} id="${name}" gradientUnits="userSpaceOnUse"${place.join("")}>${stops.join("")}</${element}>`;
 }

@@ -4,12 +4,13 @@ import type { Matrix } from "../../geometry/matrix";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
 import { matrixAt } from "../../rules/placements";
 import type { Shape } from "../../rules/shapes";
+import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import type { PartScene } from "../../scene/scene";
 import { decimals } from "../../geometry/decimals";
 import { pathData } from "../../geometry/pathData";
 import { attribute } from "../xml";
 import { colorAttributes, opacityAttribute, opacityOf, type PaintProperty } from "./colors";
-import { isServed, serverName } from "./paintServers";
+import { isOneArea, isServed, serverName, wholeName } from "./paintServers";
 
 /** Turns and scales are written to a millionth: over ten metres that is a hundredth of a millimetre. */
 const LINEAR_PLACES = 7;
@@ -131,6 +132,7 @@ function flat(property: PaintProperty, paint: Paint): string[] {
 
 /** Every copy: as a use of its outline, or written out. */
 export function copyLines(part: PartScene): string[] {
+  if (isOneArea(part)) return [areaLine(part)];
   const { id, geometry, finish } = part;
   const { placements } = geometry;
   const { fill, line } = finish;
@@ -157,6 +159,32 @@ export function copyLines(part: PartScene): string[] {
   });
 }
 
+/** All copies at once: their paint seen through their outlines. */
+function areaLine(part: PartScene): string {
+  const { left, top, right, bottom } = boxOfGeometry(part.geometry);
+  const sides = { x: left, y: top, width: right - left, height: bottom - top };
+  const box = Object.entries(sides).map(([name, value]) => attribute(name, decimals(value, OFFSET_PLACES)));
+  const seen =
+    attribute("fill", `url(#${wholeName(part.id, "fill")})`) + attribute("clip-path", `url(#${clipName(part.id)})`);
+  return `<rect${box.join("")}${seen}/>`;
+}
+
+/** What a part's outlines are called where its paint is seen through them. */
+function clipName(id: string): string {
+  return `clip-${id}`;
+}
+
+/** The outlines of all copies, where their paint is seen through them. */
+export function clipLines(part: PartScene): string[] {
+  if (!isOneArea(part)) return [];
+  const { placements } = part.geometry;
+  const uses = Array.from({ length: placements.count }, (_, copy) => {
+    const transform = attribute("transform", matrixText(matrixAt(placements.matrices, copy)));
+    return `<use xlink:href="#${motifName(part.id, placements.shapeOf?.[copy] ?? 0)}"${transform}/>`;
+  });
+  return [`<clipPath id="${clipName(part.id)}">`, ...uses, `</clipPath>`];
+}
+
 function matrixText([a, b, c, d, e, f]: Matrix): string {
   const linear = [a, b, c, d].map((entry) => decimals(entry, LINEAR_PLACES));
   const offset = [e, f].map((entry) => decimals(entry, OFFSET_PLACES));
@@ -174,13 +202,18 @@ export function fillOf(part: PartScene, copy: number): string {
 type CopyWords = (copy: number, opacity: number) => string;
 
 /** A paint that changes from copy to copy; the colour of a flat one is said once for all. */
-function changing(property: PaintProperty, paint: Paint, { id, geometry }: PartScene): CopyWords {
-  const { placements } = geometry;
+function changing(property: PaintProperty, paint: Paint, part: PartScene): CopyWords {
+  const { id } = part;
+  const { placements } = part.geometry;
   const served = (number: number, opacity: number) =>
     attribute(property, `url(#${serverName(id, property, number)})`) + opacityAttribute(property, opacity);
   if (paint.kind === "flat") {
     const own = opacityOf(paint.color);
     return (_copy, opacity) => (opacity === 1 ? "" : opacityAttribute(property, own * opacity));
+  }
+  if (property === "fill" && isOneArea(part)) {
+    return (_copy, opacity) =>
+      attribute(property, `url(#${wholeName(id, property)})`) + opacityAttribute(property, opacity);
   }
   if (isServed(paint)) {
     const numberOf = (copy: number) => (overOf(paint) === "whole" ? copy : (placements.shapeOf?.[copy] ?? 0));

@@ -1,6 +1,6 @@
 import type { Box } from "../../geometry/box";
 import { decimals } from "../../geometry/decimals";
-import { copyLines, motifLines, partGroup } from "./part";
+import { clipLines, copyLines, motifLines, partGroup } from "./part";
 import { paintServerLines } from "./paintServers";
 import type { PartScene } from "../../scene/scene";
 
@@ -12,6 +12,7 @@ export function svgOfPart(part: PartScene, { left, top, right, bottom }: Box): s
     `<defs>`,
     ...motifLines(part),
     ...paintServerLines(part),
+    ...clipLines(part),
     `</defs>`,
     partGroup({ ...part, blend: "normal" }),
     ...copyLines(part),

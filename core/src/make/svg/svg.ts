@@ -13,7 +13,7 @@ import type { Subject } from "../subject";
 import { imageElement } from "../images/placedImage";
 import { escapeText } from "../xml";
 import { paintServerLines } from "./paintServers";
-import { copyLines, fillOf, motifLines, partGroup } from "./part";
+import { clipLines, copyLines, fillOf, motifLines, partGroup } from "./part";
 
 const PLACES = 5;
 
@@ -84,6 +84,7 @@ export function svgOfScene(
     `<defs>`,
     ...parts.flatMap(motifLines),
     ...madeLayers(scene).flatMap(paintServerLines),
+    ...parts.flatMap(clipLines),
     `</defs>`,
     ...(scene.ground ? [`<rect x="${x}" y="${y}" width="${across}" height="${down}"${fillOf(scene.ground, 0)}/>`] : []),
     ...parts.flatMap((part) =>

@@ -1,4 +1,15 @@
-import { formatOf, type FlatFormat, makePng, makeSvg, subjectOf, tileOfScene, type Design, type Tile } from "../src";
+import {
+  formatOf,
+  type FlatFormat,
+  makePng,
+  makeSvg,
+  subjectOf,
+  tileOfScene,
+  type Design,
+  type Tile,
+  USUAL_OPTIONS,
+  type MakeOptions,
+} from "../src";
 
 /** A design as an SVG. */
 export const svgOf = (design: Design): string => makeSvg(subjectOf(design));
@@ -13,8 +24,8 @@ export function tileOf(design: Design): Tile | null {
 }
 
 /** What a format says of a design. */
-export const notesOf = (extension: string, design: Design): string =>
-  (flatFormat(extension).notes?.(subjectOf(design)) ?? []).join("; ");
+export const notesOf = (extension: string, design: Design, options: Partial<MakeOptions> = {}): string =>
+  (flatFormat(extension).notes?.(subjectOf(design), { ...USUAL_OPTIONS, ...options }) ?? []).join("; ");
 
 /** A format of what lies flat, by its ending. */
 export function flatFormat(extension: string): FlatFormat {

@@ -41,7 +41,7 @@ export interface FormatTraits<S extends Subject> {
   /** Why this cannot be made with these options, or null. */
   refuses?: (subject: S, options: MakeOptions) => string | null;
   /** What is not as the format would best have it, in words. */
-  notes?: (subject: S) => readonly string[];
+  notes?: (subject: S, options: MakeOptions) => readonly string[];
   /** The file's text or bytes, of what it is made from and its options. */
   make: (subject: S, options: MakeOptions) => Content | Promise<Content>;
 }

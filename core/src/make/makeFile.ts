@@ -61,7 +61,7 @@ export async function makeFile(
   const refusal = format.refuses?.(subject, asked) ?? null;
   if (refusal !== null) return { refusal };
   if (format.needsRasteriser?.(subject)) await loadRasteriser(host.rasteriser);
-  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+  return { file: await format.make(subject, asked), notes: format.notes?.(subject, asked) ?? [] };
 }
 
 /** The same of what stands up, as finely as asked or as the design says. */
@@ -87,7 +87,7 @@ async function makePrint(design: Design, format: PrintFormat, asked: MakeOptions
   const refusal = format.refuses?.(subject, asked) ?? null;
   if (refusal !== null) return { refusal };
   if (format.needsRasteriser?.(subject)) await loadRasteriser(host.rasteriser);
-  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+  return { file: await format.make(subject, asked), notes: format.notes?.(subject, asked) ?? [] };
 }
 
 /** The weight of line art where nothing is said, millimetres. */
@@ -139,7 +139,7 @@ async function withGeometry(
 async function madeOf<S extends Subject>(subject: S, format: FormatTraits<S>, asked: MakeOptions): Promise<Made> {
   const refusal = format.refuses?.(subject, asked) ?? null;
   if (refusal !== null) return { refusal };
-  return { file: await format.make(subject, asked), notes: format.notes?.(subject) ?? [] };
+  return { file: await format.make(subject, asked), notes: format.notes?.(subject, asked) ?? [] };
 }
 
 function flattened(subject: Subject, { options }: FlatFormat, { tolerance }: MakeOptions): Subject {

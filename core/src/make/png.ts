@@ -4,7 +4,8 @@ import type { Scene } from "../scene/scene";
 import type { FlatFormat } from "./format";
 import { svgOfScene } from "./svg/svg";
 
-const MILLIMETRES_PER_INCH = 25.4;
+/** Millimetres an inch. */
+export const MILLIMETRES_PER_INCH = 25.4;
 /** Pixels a picture may have on its longer side. */
 export const MOST_PIXELS = 16_384;
 

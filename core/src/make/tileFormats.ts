@@ -5,9 +5,11 @@ import type { FlatFormat } from "./format";
 import { IMAGE_DPI } from "./images/effectImages";
 import { hasEffectImages } from "./images/imagesWithin";
 import type { Subject } from "./subject";
+import type { Box } from "../geometry/box";
 import { pixelsOf, pngOfScene, tooManyPixels } from "./png";
 import { svgOfScene } from "./svg/svg";
 import { tileOfScene, type Tile } from "./tile";
+import { tilePixels } from "./tilePixels";
 
 /** Why there is no tile of a scene. */
 function noTile(reasons: readonly string[]): string {
@@ -63,6 +65,17 @@ export const tileSvg: FlatFormat = {
   },
 };
 
+const pixelsIn = ({ left, top, right, bottom }: Box, dpi: number) => tilePixels(right - left, bottom - top, dpi);
+
+/** Says at which resolution a tile is whole pixels each way, where that is another than was asked for. */
+function otherResolution({ frame }: Tile, dpi: number): readonly string[] {
+  const { width, height, dpi: own } = pixelsIn(frame, dpi);
+  if (width === pixelsOf(frame.right - frame.left, dpi)) return [];
+  return [
+    `made at ${own.toFixed(1)} dots an inch, ${width} by ${height} pixels, so that both sides are whole and keep their proportion`,
+  ];
+}
+
 /** The seamless tile as a picture: a whole number of pixels each way, so that it repeats without a seam. */
 export const tilePng: FlatFormat = {
   extension: "tile.png",
@@ -77,9 +90,9 @@ export const tilePng: FlatFormat = {
     const { left, top, right, bottom } = tile.frame;
     return tooManyPixels(Math.max(right - left, bottom - top), dpi);
   },
-  notes: changed,
+  notes: (subject, { dpi }) => [...changed(subject), ...otherResolution(tileIn(subject), dpi)],
   make(subject, { dpi }) {
     const { scene, frame } = tileIn(subject);
-    return pngOfScene(scene, frame, pixelsOf(frame.right - frame.left, dpi));
+    return pngOfScene(scene, frame, pixelsIn(frame, dpi).width);
   },
 };

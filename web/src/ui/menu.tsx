@@ -8,6 +8,11 @@ interface MenuProps {
   readonly beside?: boolean;
 }
 
+/** A menu gives the focus back a moment after it closed: not where another was opened meanwhile, which that would close. */
+function keepOpened(event: Event): void {
+  if (document.querySelector('[role="menu"][data-state="open"]')) event.preventDefault();
+}
+
 /** A menu that opens under its trigger, or beside it. */
 export function Menu({ trigger, children, beside = false }: MenuProps) {
   return (
@@ -19,6 +24,7 @@ export function Menu({ trigger, children, beside = false }: MenuProps) {
           side={beside ? "right" : "bottom"}
           align="start"
           collisionPadding={8}
+          onCloseAutoFocus={keepOpened}
           className="z-50 max-h-[min(86vh,var(--radix-dropdown-menu-content-available-height))] min-w-44 overflow-auto rounded-md border border-hairline bg-surface p-1 shadow-floating"
         >
           {children}

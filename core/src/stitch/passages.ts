@@ -26,6 +26,7 @@ interface Step {
 export class Passages {
   private readonly points: Point[] = [];
   private readonly unitOf: number[] = [];
+  private readonly wayOf: number[] = [];
   private readonly steps: Step[][] = [];
   /** The first point of each way. */
   private readonly starts: number[] = [];
@@ -48,10 +49,9 @@ export class Passages {
     this.groups = groupsOf(this.steps);
   }
 
-  /** For each unit the number of the group of units it can be gone to within without a jump. */
-  groupOf(unit: number): number {
-    const own = this.unitOf.indexOf(unit);
-    return own < 0 ? -1 - unit : (this.groups[own] ?? 0);
+  /** The number of the group of ways that can be gone to from a place without a jump. */
+  groupAt(place: Point): number {
+    return this.groups[this.nearest(place)] ?? -1;
   }
 
   /** Points from one place to another by a short way, without the first; null where there is none. */
@@ -135,6 +135,7 @@ export class Passages {
   private add(point: Point, unit: number): number {
     this.points.push(point);
     this.unitOf.push(unit);
+    this.wayOf.push(this.starts.length);
     this.steps.push([]);
     return this.points.length - 1;
   }
@@ -163,16 +164,22 @@ export class Passages {
     if (start && end && last > first && distance(start, end) < 1e-6) this.link(first, last, 1);
   }
 
-  /** From each way to the others that come near, at the nearest place. */
+  /** From each way to the others that come near, at the nearest place; bands reach out to both sides of theirs. */
   private linkNear(): void {
-    const boxes = this.units.map(({ ways }) => growBox(boxOfPoints(ways.flat()), this.travel));
+    const widest = this.units.reduce((most, { width }) => Math.max(most, width), 0) / 2;
+    const reaches = this.units.map(({ width }) => this.travel + width / 2);
+    const boxes = this.units.map(({ ways }, unit) => growBox(boxOfPoints(ways.flat()), reaches[unit] ?? 0));
     const others = neighboursOf(boxes);
     this.points.forEach((point, own) => {
       const unit = this.unitOf[own] ?? 0;
-      if (!others[unit]?.some((other) => isInBox(boxes[other], point))) return;
-      const isOther = (number: number) => this.unitOf[number] !== unit;
-      const [other] = this.index.neighbors(point.x, point.y, 1, this.travel, isOther);
-      if (other !== undefined) this.link(own, other, OFF_WAY);
+      const hasOthers = (this.units[unit]?.ways.length ?? 0) > 1;
+      if (!hasOthers && !others[unit]?.some((other) => isInBox(boxes[other], point))) return;
+      const reach = reaches[unit] ?? 0;
+      const isOther = (number: number) => this.wayOf[number] !== this.wayOf[own];
+      const [other] = this.index.neighbors(point.x, point.y, 1, reach + widest, isOther);
+      if (other === undefined) return;
+      const half = (this.units[this.unitOf[other] ?? 0]?.width ?? 0) / 2;
+      if (this.between(own, other) <= reach + half) this.link(own, other, OFF_WAY);
     });
   }
 

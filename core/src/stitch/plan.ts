@@ -43,23 +43,24 @@ export function planStitches(scene: Scene, listen: (share: number) => boolean = 
   const units = unitsOf(scene);
   const blocks = threadBlocks(units, settings.order);
   const sewn = new SewnThread(settings);
+  const all = units.reduce((sum, { runs }) => sum + runs.length, 0);
   let done = 0;
   for (const [number, block] of blocks.entries()) {
     const passages = new Passages(block.units, settings.travel);
     let isNewThread = number > 0;
-    for (const copies of copiesByGroup(block.units, passages)) {
-      const left = [...copies];
+    for (const pieces of piecesByGroup(block.units, passages)) {
+      const left = [...pieces];
       while (left.length > 0) {
         const starts = left.map(startOf);
         const next = sewn.last && !isNewThread ? nextOf(sewn.last, starts, passages, settings.travel) : 0;
-        for (const unit of left.splice(next, 1).flat()) {
-          for (const run of unit.runs) {
-            sewRun(sewn, run, { passages, settings, unit, isNewThread });
+        for (const { part, runs } of left.splice(next, 1)) {
+          for (const run of runs) {
+            sewRun(sewn, run, { passages, settings, part, isNewThread });
             isNewThread = false;
           }
-          done += 1;
+          done += runs.length;
         }
-        if (!listen(done / units.length)) return finished(sewn, settings, blocks, units);
+        if (!listen(done / all)) return finished(sewn, settings, blocks, units);
       }
     }
   }
@@ -77,32 +78,39 @@ function finished(
   return { settings, threads, fewestThreads, ...sewn.end() };
 }
 
-/** What of one part is sewn of one copy. */
-type Copy = readonly Unit[];
-
-/** The copies of each part that can be gone on to without a jump, together; parts and copies in the order given otherwise. */
-function copiesByGroup(units: readonly Unit[], passages: Passages): (readonly Copy[])[] {
-  const groups = new Map<string, Unit[][]>();
-  const firstOf = new Map<number, number>();
-  units.forEach((unit, number) => {
-    const group = passages.groupOf(number);
-    firstOf.set(group, firstOf.get(group) ?? firstOf.size);
-    const key = `${group} ${unit.part}`;
-    const copies = groups.get(key) ?? [];
-    groups.set(key, copies);
-    const last = copies.at(-1);
-    if (last?.[0]?.copy === unit.copy) last.push(unit);
-    else copies.push([unit]);
-  });
-  const place = (key: string) => firstOf.get(Number(key.split(" ", 1)[0])) ?? 0;
-  return [...groups].sort(([a], [b]) => place(a) - place(b)).map(([, copies]) => copies);
+/** Runs of one copy that can be gone on to from each other. */
+interface Piece {
+  readonly part: string;
+  readonly copy: number;
+  readonly runs: (readonly Point[])[];
 }
 
-function startOf(copy: Copy): Point {
-  return copy[0]?.runs[0]?.[0] ?? ORIGIN;
+/**
+ * What of each part can be gone on to without a jump, together; parts and copies in the order given otherwise. One copy may
+ * come in several pieces: letters of a word, parts of an area.
+ */
+function piecesByGroup(units: readonly Unit[], passages: Passages): (readonly Piece[])[] {
+  const groups = new Map<number, Map<string, Piece[]>>();
+  for (const { part, copy, runs } of units) {
+    for (const run of runs) {
+      const group = passages.groupAt(run[0] ?? ORIGIN);
+      const parts = groups.get(group) ?? new Map<string, Piece[]>();
+      groups.set(group, parts);
+      const pieces = parts.get(part) ?? [];
+      parts.set(part, pieces);
+      const last = pieces.at(-1);
+      if (last?.copy === copy) last.runs.push(run);
+      else pieces.push({ part, copy, runs: [run] });
+    }
+  }
+  return [...groups.values()].flatMap((parts) => [...parts.values()]);
 }
 
-/** The copy that is sewn next: that of the rules where it begins near, else one that does. */
+function startOf({ runs }: Piece): Point {
+  return runs[0]?.[0] ?? ORIGIN;
+}
+
+/** The piece that is sewn next: that of the rules where it begins near, else one that does. */
 function nextOf(from: Point, starts: readonly Point[], passages: Passages, travel: number): number {
   const [first] = starts;
   return !first || distance(from, first) <= travel ? 0 : passages.nextOf(from, starts);
@@ -111,7 +119,7 @@ function nextOf(from: Point, starts: readonly Point[], passages: Passages, trave
 interface Surroundings {
   readonly passages: Passages;
   readonly settings: StitchSettings;
-  readonly unit: Unit;
+  readonly part: string;
   readonly isNewThread: boolean;
 }
 
@@ -119,15 +127,15 @@ function sewRun(sewn: SewnThread, run: readonly Point[], around: Surroundings): 
   const [start] = run;
   const { last } = sewn;
   if (!start) return;
-  const { passages, settings, unit, isNewThread } = around;
+  const { passages, settings, part, isNewThread } = around;
   if (isNewThread || !last) {
-    sewn.begin(run, isNewThread ? NEXT_THREAD : MOVED, unit.part);
+    sewn.begin(run, isNewThread ? NEXT_THREAD : MOVED, part);
     return;
   }
   const gap = distance(last, start);
   const way = gap <= SAME_PLACE ? [] : gap <= settings.travel ? [start] : passages.way(last, start);
-  if (way) sewn.goOn([...passed(last, way), ...run], unit.part);
-  else sewn.begin(run, gap > settings.trim ? TRIMMED : MOVED, unit.part);
+  if (way) sewn.goOn([...passed(last, way), ...run], part);
+  else sewn.begin(run, gap > settings.trim ? TRIMMED : MOVED, part);
 }
 
 /** Needle points along a way, without the first. */

@@ -10,6 +10,7 @@ import {
   makeStitchJson,
   makeStitchSvg,
   planStitches,
+  rasterise,
   readDesign,
   readStitches,
   subjectOf,
@@ -19,11 +20,11 @@ import {
   type StitchPlan,
   type StitchSubject,
 } from "../src";
-import { withFonts, withGeometryEngine } from "./prepared";
+import { withFonts, withGeometryEngine, withRasteriser } from "./prepared";
 import { designWith } from "./testDesign";
 
 beforeAll(async () => {
-  await Promise.all([withGeometryEngine(), withFonts()]);
+  await Promise.all([withGeometryEngine(), withFonts(), withRasteriser()]);
 });
 
 function subjectFor(design: Design): StitchSubject {
@@ -318,6 +319,18 @@ describe("demo designs", () => {
     expect(toldOfStitches(subjectFor(demo("towel-leaf-ring")).plan)).toMatchObject({ jumps: 0, trims: 0, changes: 0 });
   });
 
+  test.each(["locker-key-star", "reed-screen", "robe-badge", "bath-mat-block"])(
+    "%s: no run ends where the picture of its thread goes on to the next",
+    (name) => {
+      const subject = subjectFor(demo(name));
+      for (const runs of runsByThread(makeStitchSvg(subject))) {
+        const picture = darkPixels(runs);
+        const pieces = runs.map((run) => picture.pieceAt(run));
+        expect(new Set(pieces).size).toBe(runs.length);
+      }
+    },
+  );
+
   test("seven blocks apart and their seven rings: six moves without sewing for each thread", () => {
     const told = toldOfStitches(subjectFor(demo("bath-mat-block")).plan);
     expect(told.jumps + told.trims).toBe(12);
@@ -343,3 +356,51 @@ describe("demo designs", () => {
 
 const isMade = ({ visible, role, finish }: PartScene) =>
   visible && role === "show" && (finish.fill !== null || (finish.line?.width ?? 0) > 0);
+
+/** The lines of a drawing of stitches, those of one thread in a row together. */
+function runsByThread(svg: string): string[][] {
+  const blocks: { color: string; runs: string[] }[] = [];
+  for (const [, color = "", d = ""] of svg.matchAll(/<path stroke="([^"]+)" d="([^"]+)"/g)) {
+    if (blocks.at(-1)?.color === color) blocks.at(-1)?.runs.push(d);
+    else blocks.push({ color, runs: [d] });
+  }
+  return blocks.map(({ runs }) => runs);
+}
+
+const SIDE = 1400;
+const MILLIMETRES = 200;
+
+/** Thread as a picture made by other software, and which of its pieces a run lies in. */
+function darkPixels(runs: readonly string[]) {
+  const lines = runs.map((d) => `<path d="${d}"/>`).join("");
+  const half = MILLIMETRES / 2;
+  const svg =
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${SIDE}" height="${SIDE}" viewBox="${-half} ${-half} ${MILLIMETRES} ${MILLIMETRES}">` +
+    `<g fill="none" stroke="#000" stroke-width="0.4" stroke-linecap="round">${lines}</g></svg>`;
+  const isDark = rasterise(svg, SIDE, ({ pixels }) =>
+    Uint8Array.from({ length: SIDE * SIDE }, (_, k) => Number((pixels[4 * k + 3] ?? 0) > 127)),
+  );
+  const pieces = new Int32Array(SIDE * SIDE);
+  let count = 0;
+  const flood = (start: number) => {
+    count += 1;
+    const open = [start];
+    pieces[start] = count;
+    for (let at = open.pop(); at !== undefined; at = open.pop()) {
+      for (const near of [at - 1, at + 1, at - SIDE, at + SIDE]) {
+        if (!isDark[near] || pieces[near] !== 0) continue;
+        pieces[near] = count;
+        open.push(near);
+      }
+    }
+  };
+  return {
+    pieceAt(run: string): number {
+      const [x = 0, y = 0] = (run.split("L")[1] ?? run.slice(1)).split(" ").map(Number);
+      const [column, row] = [x, y].map((value) => Math.round(((value + half) / MILLIMETRES) * SIDE - 0.5));
+      const at = (row ?? 0) * SIDE + (column ?? 0);
+      if (pieces[at] === 0) flood(at);
+      return pieces[at] ?? 0;
+    },
+  };
+}

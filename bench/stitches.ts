@@ -24,8 +24,8 @@ const CELLS = 1000;
 /** Twice as much may take so many times as long: n log n, and the noise of a machine that is shared. */
 const GROWTH = 2.4;
 
-/** Petals of different sizes, so that each is planned by itself, filled in rows: about so many stitches. */
-export function stitched(petals: number): Design {
+/** Petals filled in rows; of different sizes each is planned by itself, of one size once for all. */
+export function stitched(petals: number, scale = 0.9995): Design {
   const { design } = readDesign({
     format: "twin-petal/1",
     name: "Stitched petals",
@@ -36,7 +36,7 @@ export function stitched(petals: number): Design {
         name: "Petals",
         motif: { kind: "petal", length: 40, width: 18 },
         rules: [
-          { kind: "step", count: petals, turn: 17, scale: 0.9995 },
+          { kind: "step", count: petals, turn: 17, scale },
           { kind: "vary", moveX: "40 * mod(i, 12) - 220", moveY: "44 * floor(i / 12) - 220" },
         ],
         stitch: { fill: { spacing: SPACING, length: 4 } },
@@ -63,9 +63,12 @@ export async function benchStitches(): Promise<Row[]> {
     ROUNDS,
     WARM_UP,
   );
+  const alike = buildScene(stitched(120, 1));
+  const [same, bare] = sideBySide(() => planStitches(alike), bareRows(alike), ROUNDS, WARM_UP);
   const words = `plan of ${count.toLocaleString("en")} stitches`;
   return [
-    { what: `${words}, beside rows clipped bare`, measured, yardstick, unit: "ms", limit: 3 },
+    { what: `${words}, copies alike, beside rows clipped bare`, measured: same, yardstick: bare, unit: "ms", limit: 3 },
+    { what: `${words}, no two alike, beside rows clipped bare`, measured, yardstick, unit: "ms", limit: 3 },
     { what: `${words}, beside half of them`, measured: whole, yardstick: twice, unit: "ms", limit: GROWTH },
   ];
 }

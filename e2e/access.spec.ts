@@ -158,3 +158,15 @@ for (const colorScheme of SCHEMES) {
     expect(await findings(page, colorScheme)).toEqual([]);
   });
 }
+
+for (const colorScheme of SCHEMES) {
+  test(`axe finds nothing in the workshop of stitches, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    const desk = new Desk(page);
+    await desk.open("robe-badge");
+    await openWorkshop(page, "Stitch");
+    await page.waitForSelector("#stitch-view canvas[data-behind=no]");
+    await page.getByRole("slider", { name: "Stitch" }).fill("400");
+    expect(await findings(page, colorScheme)).toEqual([]);
+  });
+}

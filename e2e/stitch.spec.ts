@@ -16,8 +16,10 @@ test("a towel's leaf ring from an empty sheet: shown in thread, one run without 
   // In thread on the desk: rows turned by typing and by the wheel, with neighbours that are stitched, too.
   const stitches = page.getByRole("region", { name: "Stitches" });
   await stitches.getByRole("button", { name: "sew it otherwise …" }).click();
-  await page.keyboard.press("w");
   await expect(page.getByRole("button", { name: "Thread", exact: true, pressed: true })).toBeVisible();
+  await page.keyboard.press("w");
+  await expect(page.getByRole("button", { name: "Sheet", exact: true, pressed: true })).toBeVisible();
+  await page.keyboard.press("w");
   await desk.type("direction of rows", "60");
   await desk.number("row spacing").hover();
   await page.mouse.wheel(0, -100);
@@ -32,6 +34,9 @@ test("a towel's leaf ring from an empty sheet: shown in thread, one run without 
   await openWorkshop(page, "Stitch");
   await expect(desk.check("Jumps")).toContainText("none: each thread is one run", { timeout: 20_000 });
   await expect(desk.check("Fits the hoop")).toHaveAttribute("data-state", "passed");
+  await expect(page.getByRole("region", { name: "Threads" }).getByRole("listitem")).toHaveText([
+    /^#[0-9A-F]{6}[\d.]+ m$/,
+  ]);
   await expect(page.locator("#stitch-view canvas")).toHaveAttribute("data-behind", "no", { timeout: 20_000 });
 
   // Watched: by steps, by the time line, and played.

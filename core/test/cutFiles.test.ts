@@ -133,7 +133,7 @@ describe("the program of a cut is followed by a reader of its own", () => {
           expectFollowed(await textOf(design, "gcode"), await planned(design));
         },
       ),
-      { numRuns: 10 },
+      { numRuns: 6 },
     );
   });
 

@@ -134,7 +134,7 @@ describe("random areas with holes, filled", () => {
         const moves = [...plan.how].filter((how) => how > 0 && how < 4).length;
         expect(moves).toBeLessThanOrEqual(piecesOf(outlines, settings.spacing));
       }),
-      { numRuns: 24 },
+      { numRuns: 12 },
     );
   });
 
@@ -175,7 +175,7 @@ describe("random areas with holes, filled", () => {
         const sum = (lengths: Iterable<number>) => [...lengths].reduce((all, length) => all + length, 0);
         expect(sum(heights.values())).toBeLessThan(1.02 * sum(wanted.values()) + 60);
       }),
-      { numRuns: 24 },
+      { numRuns: 12 },
     );
   });
 
@@ -244,7 +244,7 @@ describe("random bands in satin", () => {
         });
         expect(coveredShare(design, drawn)).toBeGreaterThan(0.97);
       }),
-      { numRuns: 16 },
+      { numRuns: 12 },
     );
   });
 
@@ -258,7 +258,7 @@ describe("random bands in satin", () => {
           expect(length).toBeGreaterThan(0.398);
         }
       }),
-      { numRuns: 24 },
+      { numRuns: 12 },
     );
   });
 });

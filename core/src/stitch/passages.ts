@@ -6,7 +6,7 @@ import { insideAt } from "../geometry/insideAt";
 import type { Unit } from "./units";
 
 /** Ways are known by points so far apart, millimetres. */
-const APART = 1.5;
+const APART = 2.5;
 /** Going where there is no way counts so much more than going along one. */
 const OFF_WAY = 1.5;
 

@@ -20,6 +20,7 @@ import { STITCH_CHECK_LABELS } from "./checks/list";
 import { StitchSettings } from "./settings";
 import { StitchStage } from "./stitchStage";
 import { ThreadLine } from "./threadLine";
+import { ThreadList } from "./threadList";
 import { useStitches, type Stitches } from "./useStitches";
 
 /** Stitches a minute. */
@@ -67,13 +68,16 @@ export default function StitchWorkshop() {
         </>
       }
       checks={
-        <ChecksPanel<Point, StitchChecked>
-          checks={stitches.isCurrent ? (shown?.checks ?? null) : null}
-          labels={STITCH_CHECK_LABELS}
-          waiting="Waiting until every stitch is planned …"
-          onShow={(all, place) => setPlaces([place, ...all.filter((one) => one !== place)])}
-          mendOf={mendOf}
-        />
+        <>
+          <ChecksPanel<Point, StitchChecked>
+            checks={stitches.isCurrent ? (shown?.checks ?? null) : null}
+            labels={STITCH_CHECK_LABELS}
+            waiting="Waiting until every stitch is planned …"
+            onShow={(all, place) => setPlaces([place, ...all.filter((one) => one !== place)])}
+            mendOf={mendOf}
+          />
+          {shown && shown.plan.threads.length > 0 && <ThreadList plan={shown.plan} told={shown.told} />}
+        </>
       }
       device={
         <SendPanel

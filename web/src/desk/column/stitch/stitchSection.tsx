@@ -13,7 +13,7 @@ import {
   type Part,
   type StitchValue,
 } from "@twin-petal/core";
-import { useDesk, useEditing } from "@/store/deskStore";
+import { useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { changeFill, changeLine, changeStitch, setStitch, stitchValueOf } from "@/store/edits/stitch";
 import { Sentence } from "@/ui/sentence";
 import { Swatch } from "@/ui/swatch";
@@ -37,6 +37,7 @@ interface StitchSectionProps {
 /** How a part is sewn, in sentences. */
 export const StitchSection = memo(function StitchSection({ part, named = false }: StitchSectionProps) {
   const { edit } = useEditing();
+  const store = useDeskStore();
   const { id, stitch } = part;
   const value = stitchValueOf(part);
   const before = named ? `${part.name} ` : "";
@@ -50,7 +51,15 @@ export const StitchSection = memo(function StitchSection({ part, named = false }
       ) : stitch === null && !named ? (
         <Sentence>
           <b>In thread</b> it is sewn as it is painted.
-          <WordButton onClick={() => edit(changeStitch(id, {}, "sew it otherwise"))}>sew it otherwise …</WordButton>
+          <WordButton
+            onClick={() => {
+              edit(changeStitch(id, {}, "sew it otherwise"));
+              // What is said of thread is seen in thread, neighbours and all.
+              store.getState().setHand({ thread: true, solid: false });
+            }}
+          >
+            sew it otherwise …
+          </WordButton>
         </Sentence>
       ) : (
         <>

@@ -59,11 +59,6 @@ export function coursesOf(path: Path): Course[] {
   return path.flatMap((run) => courseOf(run) ?? []);
 }
 
-/** How long a course is, millimetres. */
-export function lengthOfCourse({ along }: Course): number {
-  return along.at(-1) ?? 0;
-}
-
 /** A course through places in a row, those at which it turns sharply (by more than about 30°) being corners. */
 export function courseOver(places: readonly Point[]): Course | null {
   const points = places.filter((point, k) => {

@@ -1,4 +1,4 @@
-import { useCallback, useState } from "react";
+import { useState } from "react";
 import type { CutChecked, Point } from "@twin-petal/core";
 import { WordButton } from "@/desk/fields/wordButton";
 import { useDesign, useEditing } from "@/store/deskStore";
@@ -12,7 +12,7 @@ import { RunStrip } from "../runStrip";
 import { SendPanel } from "../sendPanel";
 import { TakeAwayKind } from "../takeAwayKind";
 import { timeWords } from "../timeWords";
-import { useFor } from "../useFor";
+import { useWatched } from "../useWatched";
 import { WorkProgress } from "../workProgress";
 import { WorkshopFrame } from "../workshopFrame";
 import { CUT_CHECK_LABELS } from "./checks/list";
@@ -23,8 +23,6 @@ import { CutSettings } from "./settings";
 import { useCut, type Cut } from "./useCut";
 
 const SPEEDS = [1, 5, 20, 100, 500] as const;
-/** No places are marked. */
-const NOWHERE: readonly Point[] = [];
 const RUN_WORDS = {
   start: "To the first move",
   back: "One move back",
@@ -42,13 +40,9 @@ export default function CutWorkshop() {
   const { edit } = useEditing();
   const cut = useCut(design);
   const { shown } = cut;
-  // Another one is seen whole, without the marks of the one before.
-  const [at, setAt] = useFor<number | null>(shown, null);
-  const [places, setPlaces] = useFor<readonly Point[]>(shown, NOWHERE);
   const [isBridging, setBridging] = useState(false);
-  const onStep = useCallback((done: number) => setAt(done > 0 ? done - 1 : null), [setAt]);
   const count = shown?.way.down.length ?? 0;
-  const step = at === null || count === 0 ? null : Math.min(at, count - 1);
+  const { step, goTo, onStep, places, onShow } = useWatched(shown, count);
   const mendOf = ({ kind }: CutChecked): Mend | null => {
     if (kind === "islands") {
       return {
@@ -76,7 +70,7 @@ export default function CutWorkshop() {
           checks={cut.isCurrent ? (shown?.checks ?? null) : null}
           labels={CUT_CHECK_LABELS}
           waiting="Waiting until the way is found …"
-          onShow={(all, place) => setPlaces([place, ...all.filter((one) => one !== place)])}
+          onShow={onShow}
           mendOf={mendOf}
         />
       }
@@ -102,7 +96,7 @@ export default function CutWorkshop() {
           speeds={SPEEDS}
           usual={20}
           waiting="The run shows once the way is found."
-          goTo={setAt}
+          goTo={goTo}
         />
       }
     >

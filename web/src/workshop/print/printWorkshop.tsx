@@ -1,4 +1,3 @@
-import { useCallback } from "react";
 import type { Point, PrintChecked } from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
 import { setMaking } from "@/store/edits/making";
@@ -10,7 +9,7 @@ import { RunStrip } from "../runStrip";
 import { SendPanel } from "../sendPanel";
 import { TakeAwayKind } from "../takeAwayKind";
 import { timeWords } from "../timeWords";
-import { useFor } from "../useFor";
+import { useWatched } from "../useWatched";
 import { WorkshopFrame } from "../workshopFrame";
 import { PRINT_CHECK_LABELS } from "./checks/list";
 import { PagesStage } from "./pagesStage";
@@ -18,8 +17,6 @@ import { PrintSettings } from "./settings";
 import { usePrint } from "./usePrint";
 
 const SPEEDS = [1, 2, 5] as const;
-/** No places are marked. */
-const NOWHERE: readonly Point[] = [];
 const RUN_WORDS = {
   start: "To the first page",
   back: "One page back",
@@ -38,11 +35,8 @@ export default function PrintWorkshop() {
   const { edit } = useEditing();
   const print = usePrint(design);
   const { shown } = print;
-  const [at, setAt] = useFor<number | null>(shown, null);
-  const [places, setPlaces] = useFor<readonly Point[]>(shown, NOWHERE);
-  const onStep = useCallback((done: number) => setAt(done > 0 ? done - 1 : null), [setAt]);
   const count = shown?.layout.pages.length ?? 0;
-  const step = at === null || count === 0 ? null : Math.min(at, count - 1);
+  const { step, goTo, onStep, places, onShow } = useWatched(shown, count);
   const mendOf = ({ kind, figures }: PrintChecked): Mend | null => {
     if (kind === "fits") {
       return {
@@ -66,7 +60,7 @@ export default function PrintWorkshop() {
             checks={print.isCurrent ? (shown?.checks ?? null) : null}
             labels={PRINT_CHECK_LABELS}
             waiting="Waiting until the pages are made …"
-            onShow={(all, place) => setPlaces([place, ...all.filter((one) => one !== place)])}
+            onShow={onShow}
             mendOf={mendOf}
           />
           {print.trouble !== null && (
@@ -97,7 +91,7 @@ export default function PrintWorkshop() {
           speeds={SPEEDS}
           usual={2}
           waiting="The pages show once they are made."
-          goTo={setAt}
+          goTo={goTo}
         />
       }
     >

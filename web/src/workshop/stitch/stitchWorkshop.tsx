@@ -1,4 +1,4 @@
-import { useCallback, useState } from "react";
+import { useState } from "react";
 import type { Point, ResolvedMaking, StitchChecked } from "@twin-petal/core";
 import { StitchSection } from "@/desk/column/stitch/stitchSection";
 import { WordButton } from "@/desk/fields/wordButton";
@@ -13,7 +13,7 @@ import { RunStrip } from "../runStrip";
 import { SendPanel } from "../sendPanel";
 import { TakeAwayKind } from "../takeAwayKind";
 import { timeWords } from "../timeWords";
-import { useFor } from "../useFor";
+import { useWatched } from "../useWatched";
 import { WorkProgress } from "../workProgress";
 import { WorkshopFrame } from "../workshopFrame";
 import { STITCH_CHECK_LABELS } from "./checks/list";
@@ -25,8 +25,6 @@ import { useStitches, type Stitches } from "./useStitches";
 
 /** Stitches a minute. */
 const SPEEDS = [60, 700, 3_000, 12_000, 60_000] as const;
-/** No places are marked. */
-const NOWHERE: readonly Point[] = [];
 const RUN_WORDS = {
   start: "To the first stitch",
   back: "One stitch back",
@@ -44,14 +42,10 @@ export default function StitchWorkshop() {
   const { edit } = useEditing();
   const stitches = useStitches(design);
   const { shown } = stitches;
-  // Another one is seen whole, without the marks of the one before.
-  const [at, setAt] = useFor<number | null>(shown, null);
-  const [places, setPlaces] = useFor<readonly Point[]>(shown, NOWHERE);
   const [hasJumps, setJumps] = useState(false);
   const [hasDensity, setDensity] = useState(false);
-  const onStep = useCallback((done: number) => setAt(done > 0 ? done - 1 : null), [setAt]);
   const count = shown?.plan.how.length ?? 0;
-  const step = at === null || count === 0 ? null : Math.min(at, count - 1);
+  const { step, goTo, onStep, places, onShow } = useWatched(shown, count);
   const mendOf = useMends(stitches, settings);
   const made = design.parts.filter(({ visible, role }) => visible && role === "show").toReversed();
   return (
@@ -73,7 +67,7 @@ export default function StitchWorkshop() {
             checks={stitches.isCurrent ? (shown?.checks ?? null) : null}
             labels={STITCH_CHECK_LABELS}
             waiting="Waiting until every stitch is planned …"
-            onShow={(all, place) => setPlaces([place, ...all.filter((one) => one !== place)])}
+            onShow={onShow}
             mendOf={mendOf}
           />
           {shown && shown.plan.threads.length > 0 && <ThreadList plan={shown.plan} told={shown.told} />}
@@ -102,7 +96,7 @@ export default function StitchWorkshop() {
           usual={3_000}
           per={60}
           waiting="The run shows once every stitch is planned."
-          goTo={setAt}
+          goTo={goTo}
         />
       }
     >
@@ -131,7 +125,7 @@ export default function StitchWorkshop() {
           plan={shown.plan}
           parts={design.parts}
           at={step}
-          goTo={setAt}
+          goTo={goTo}
           onOrder={(order) => edit(setMaking("stitch", { order: [...order] }, "sew in another order"))}
         />
       )}

@@ -7,5 +7,6 @@ export function distanceToChord(point: Point, start: Point, end: Point): number 
   const lengthSquared = dx * dx + dy * dy;
   const share = lengthSquared === 0 ? 0 : ((point.x - start.x) * dx + (point.y - start.y) * dy) / lengthSquared;
   const t = Math.min(1, Math.max(0, share));
-  return Math.hypot(point.x - start.x - dx * t, point.y - start.y - dy * t);
+  const [x, y] = [point.x - start.x - dx * t, point.y - start.y - dy * t];
+  return Math.sqrt(x * x + y * y);
 }

@@ -20,18 +20,22 @@ function coordinateAt(p0: number, p1: number, p2: number, p3: number, t: number)
 
 /** The point at parameter t (0…1). */
 export function pointAt([p0, p1, p2, p3]: Cubic, t: number): Point {
+  const s = 1 - t;
+  const [first, second, third, fourth] = [s * s * s, 3 * s * s * t, 3 * s * t * t, t * t * t];
   return {
-    x: coordinateAt(p0.x, p1.x, p2.x, p3.x, t),
-    y: coordinateAt(p0.y, p1.y, p2.y, p3.y, t),
+    x: first * p0.x + second * p1.x + third * p2.x + fourth * p3.x,
+    y: first * p0.y + second * p1.y + third * p2.y + fourth * p3.y,
   };
 }
 
 /** The derivative by the parameter at t: millimetres for each 1 of t. */
 export function derivativeAt([p0, p1, p2, p3]: Cubic, t: number): Point {
   const s = 1 - t;
-  const slope = (a: number, b: number, c: number, d: number) =>
-    3 * (s * s * (b - a) + 2 * s * t * (c - b) + t * t * (d - c));
-  return { x: slope(p0.x, p1.x, p2.x, p3.x), y: slope(p0.y, p1.y, p2.y, p3.y) };
+  const [first, second, third] = [3 * s * s, 6 * s * t, 3 * t * t];
+  return {
+    x: first * (p1.x - p0.x) + second * (p2.x - p1.x) + third * (p3.x - p2.x),
+    y: first * (p1.y - p0.y) + second * (p2.y - p1.y) + third * (p3.y - p2.y),
+  };
 }
 
 /** A straight segment with its handles at the thirds: the same line, travelled at an even pace. */
@@ -45,28 +49,33 @@ export function atEvenPace([start, , , end]: Cubic): Cubic {
  * handle; the chord's where both do.
  */
 export function tangentAt(cubic: Cubic, t: number): Point {
-  const [p0, p1, p2, p3] = cubic;
-  const s = 1 - t;
-  const slope = (a: number, b: number, c: number, d: number) => s * s * (b - a) + 2 * s * t * (c - b) + t * t * (d - c);
-  const along = [
-    { x: slope(p0.x, p1.x, p2.x, p3.x), y: slope(p0.y, p1.y, p2.y, p3.y) },
-    t < 0.5 ? { x: p2.x - p0.x, y: p2.y - p0.y } : { x: p3.x - p1.x, y: p3.y - p1.y },
-    { x: p3.x - p0.x, y: p3.y - p0.y },
-  ].find(({ x, y }) => Math.hypot(x, y) > 1e-12);
-  if (!along) return { x: 0, y: 0 };
-  const length = Math.hypot(along.x, along.y);
-  return { x: along.x / length, y: along.y / length };
+  const { x, y } = derivativeAt(cubic, t);
+  return inDirection(x, y) ?? restingTangent(cubic, t);
+}
+
+function restingTangent([start, leave, arrive, end]: Cubic, t: number): Point {
+  const [from, to] = t < 0.5 ? [start, arrive] : [leave, end];
+  return inDirection(to.x - from.x, to.y - from.y) ?? inDirection(end.x - start.x, end.y - start.y) ?? { x: 0, y: 0 };
+}
+
+/** The unit vector of a direction; null where there is none. */
+function inDirection(x: number, y: number): Point | null {
+  const length = Math.sqrt(x * x + y * y);
+  return length > 1e-12 ? { x: x / length, y: y / length } : null;
 }
 
 /** How fast the direction turns at parameter t, radians a millimetre, clockwise on the sheet above 0: (x'y'' − y'x'') / |c'|³. */
 export function curvatureAt(cubic: Cubic, t: number): number {
   if (isStraight(cubic)) return 0;
   const [p0, p1, p2, p3] = cubic;
-  const first = derivativeAt(cubic, t);
-  const bend = (a: number, b: number, c: number, d: number) => 6 * ((1 - t) * (c - 2 * b + a) + t * (d - 2 * c + b));
-  const second = { x: bend(p0.x, p1.x, p2.x, p3.x), y: bend(p0.y, p1.y, p2.y, p3.y) };
-  const speed = Math.hypot(first.x, first.y);
-  return speed < 1e-9 ? 0 : (first.x * second.y - first.y * second.x) / speed ** 3;
+  const s = 1 - t;
+  const [first, second, third] = [3 * s * s, 6 * s * t, 3 * t * t];
+  const x = first * (p1.x - p0.x) + second * (p2.x - p1.x) + third * (p3.x - p2.x);
+  const y = first * (p1.y - p0.y) + second * (p2.y - p1.y) + third * (p3.y - p2.y);
+  const bendX = 6 * (s * (p2.x - 2 * p1.x + p0.x) + t * (p3.x - 2 * p2.x + p1.x));
+  const bendY = 6 * (s * (p2.y - 2 * p1.y + p0.y) + t * (p3.y - 2 * p2.y + p1.y));
+  const speed = Math.sqrt(x * x + y * y);
+  return speed < 1e-9 ? 0 : (x * bendY - y * bendX) / (speed * speed * speed);
 }
 
 /** The piece between two parameters, exact (blossoming: de Casteljau with mixed parameters). */

@@ -1,4 +1,4 @@
-import { EMPTY_BOX, joinBoxes, type Box } from "./box";
+import { EMPTY_BOX, type Box } from "./box";
 import { extentOf, type Cubic } from "./cubic";
 import { IDENTITY, type Matrix } from "./matrix";
 import type { Point } from "./point";
@@ -78,14 +78,22 @@ export function reversePath(path: Path): Path {
 
 /** The exact box of a path under a map: curves reach to their turning points, not to their handles. */
 export function boxOfPath(path: Path, [a, b, c, d, e, f]: Matrix = IDENTITY): Box {
-  let box = EMPTY_BOX;
+  const box = { ...EMPTY_BOX };
+  const holds = (x: number, y: number) => x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
   for (const { coordinates } of path) {
     for (let k = 0; k + 7 < coordinates.length; k += 6) {
-      const along = (p: number, q: number, r: number, offset: number) =>
-        p * (coordinates[k + offset] ?? 0) + q * (coordinates[k + offset + 1] ?? 0) + r;
-      const [left, right] = extentOf(along(a, c, e, 0), along(a, c, e, 2), along(a, c, e, 4), along(a, c, e, 6));
-      const [top, bottom] = extentOf(along(b, d, f, 0), along(b, d, f, 2), along(b, d, f, 4), along(b, d, f, 6));
-      box = joinBoxes(box, { left, top, right, bottom });
+      const xAt = (at: number) => a * (coordinates[k + at] ?? 0) + c * (coordinates[k + at + 1] ?? 0) + e;
+      const yAt = (at: number) => b * (coordinates[k + at] ?? 0) + d * (coordinates[k + at + 1] ?? 0) + f;
+      const [x0, y0, x1, y1] = [xAt(0), yAt(0), xAt(2), yAt(2)];
+      const [x2, y2, x3, y3] = [xAt(4), yAt(4), xAt(6), yAt(6)];
+      // A curve lies within the hull of its ends and handles.
+      if (holds(x0, y0) && holds(x1, y1) && holds(x2, y2) && holds(x3, y3)) continue;
+      const [left, right] = extentOf(x0, x1, x2, x3);
+      const [top, bottom] = extentOf(y0, y1, y2, y3);
+      if (left < box.left) box.left = left;
+      if (top < box.top) box.top = top;
+      if (right > box.right) box.right = right;
+      if (bottom > box.bottom) box.bottom = bottom;
     }
   }
   return box;

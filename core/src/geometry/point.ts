@@ -19,7 +19,8 @@ export function polar(radius: number, degrees: number, centre: Point = ORIGIN): 
 
 /** The distance of two points, millimetres. */
 export function distance(a: Point, b: Point): number {
-  return Math.hypot(a.x - b.x, a.y - b.y);
+  const [x, y] = [a.x - b.x, a.y - b.y];
+  return Math.sqrt(x * x + y * y);
 }
 
 /** The direction from one point to another in degrees, 0° up, clockwise, in [0, 360). */

@@ -1,6 +1,7 @@
 import { nearestParameter } from "./boolean/meet";
 import { distanceToChord } from "./chordDistance";
-import { derivativeAt, isStraight, pointAt, straight, type Cubic } from "./cubic";
+import { closestHandles } from "./closestHandles";
+import { curvatureAt, isStraight, pointAt, straight, type Cubic } from "./cubic";
 import { segmentsOf, subpathOf, type Path } from "./path";
 import { distance, type Point } from "./point";
 
@@ -52,8 +53,18 @@ function closeUp(stretches: Stretch[], within: number): void {
 
 function joined(a: Stretch, b: Stretch, within: number): Stretch | null {
   const over = [...a.over, ...b.over];
+  if (bendsAnew(a.cubic, b.cubic, within)) return null;
   const cubic = asOne(a.cubic, b.cubic, over);
   return cubic && liesAlong(over, cubic, within) ? { cubic, over } : null;
+}
+
+/**
+ * Whether one curve cannot stand for two for how they bend where they meet: over a length L, curves that bend by Δκ more or
+ * less part by Δκ·L²/2, and one between them, made as fit as can be, by more than a sixteenth of that.
+ */
+function bendsAnew(a: Cubic, b: Cubic, within: number): boolean {
+  const length = Math.min(distance(a[0], a[3]), distance(b[0], b[3]));
+  return (Math.abs(curvatureAt(a, 1) - curvatureAt(b, 0)) * length * length) / 32 > within;
 }
 
 /** The curve that two would be pieces of; null where they meet at a corner. */
@@ -71,34 +82,9 @@ function asOne(a: Cubic, b: Cubic, over: readonly Cubic[]): Cubic | null {
   const t = u / (u + v);
   const leave = { x: a0.x + (a1.x - a0.x) / t, y: a0.y + (a1.y - a0.y) / t };
   const arrive = { x: b3.x + (b2.x - b3.x) / (1 - t), y: b3.y + (b2.y - b3.y) / (1 - t) };
-  return closest([a0, leave, arrive, b3], over);
-}
-
-/** A curve with its handles made longer or shorter so that it comes closest to pieces, by least squares. */
-function closest(cubic: Cubic, pieces: readonly Cubic[]): Cubic {
-  const [start, leave, arrive, end] = cubic;
-  const [lx, ly, rx, ry] = [leave.x - start.x, leave.y - start.y, arrive.x - end.x, arrive.y - end.y];
-  let [ll, lr, rr, lo, ro] = [0, 0, 0, 0, 0];
-  for (const { point, near } of samplesOf(pieces)) {
-    const t = nearestParameter(cubic, point, near);
-    const [first, second] = [3 * (1 - t) * (1 - t) * t, 3 * (1 - t) * t * t];
-    const at = pointAt(cubic, t);
-    const slope = derivativeAt(cubic, t);
-    // Only what is across the curve counts: along it the pace may differ.
-    const speed = Math.hypot(slope.x, slope.y) || 1;
-    const across = (x: number, y: number) => (x * slope.y - y * slope.x) / speed;
-    const [l, r, off] = [first * across(lx, ly), second * across(rx, ry), across(point.x - at.x, point.y - at.y)];
-    ll += l * l;
-    lr += l * r;
-    rr += r * r;
-    lo += l * off;
-    ro += r * off;
-  }
-  const determinant = ll * rr - lr * lr;
-  if (determinant <= 1e-9 * ll * rr) return cubic;
-  const [p, q] = [1 + (lo * rr - ro * lr) / determinant, 1 + (ro * ll - lo * lr) / determinant];
-  if (p <= 0 || q <= 0) return cubic;
-  return [start, { x: start.x + lx * p, y: start.y + ly * p }, { x: end.x + rx * q, y: end.y + ry * q }, end];
+  const whole: Cubic = [a0, leave, arrive, b3];
+  const passed = samplesOf(over).map(({ point, near }) => ({ point, t: nearestParameter(whole, point, near) }));
+  return closestHandles(whole, passed);
 }
 
 interface Sample {

@@ -6,6 +6,7 @@ import { clip, type Loop } from "./clip";
 import { CELLS_PER_MILLIMETRE, facetsOf, type Facets } from "./facets";
 import type { ClipRule, FillRule, Operation } from "./operation";
 import { areaOfLoop, recoverCurves } from "./recover";
+import { isTidy } from "./tidyRuns";
 import { AS_ONE, FLATTENED_WITHIN } from "./tolerance";
 
 /**
@@ -27,32 +28,32 @@ export function combine(operands: readonly Path[], operation: Operation, rule: F
  * ways round. The geometry engine must have been loaded.
  */
 export function tidied(path: Path): Path {
-  const { isUnchanged } = clipped(path, "nonzero");
-  return isUnchanged ? path : combine([path], "union");
+  const size = standardSizeOf([path]);
+  if (!size) return [];
+  return isTidy(size.to(path)) || clipped(path, size, "nonzero").isUnchanged ? path : combine([path], "union");
 }
 
 /** What is gone round clockwise on the sheet more often than not, of outlines that share no edges. */
 export function goneRound(path: Path): Path {
-  const { isUnchanged, loops, facets, size } = clipped(path, "positive");
-  if (!size || !facets) return [];
-  return isUnchanged ? rejoined(path, AS_ONE / size.scale) : size.back(rejoined(recoverCurves(loops, facets), AS_ONE));
+  const size = standardSizeOf([path]);
+  if (!size) return [];
+  const asItIs = () => rejoined(path, AS_ONE / size.scale);
+  if (isTidy(size.to(path))) return asItIs();
+  const { isUnchanged, loops, facets } = clipped(path, size, "positive");
+  return isUnchanged ? asItIs() : size.back(rejoined(recoverCurves(loops, facets), AS_ONE));
 }
 
 interface Clipped {
   /** Whether nothing of it changed: then the outlines themselves are the result. */
   readonly isUnchanged: boolean;
   readonly loops: readonly Loop[];
-  /** Null where there is nothing. */
-  readonly facets: Facets | null;
-  readonly size: StandardSize | null;
+  readonly facets: Facets;
 }
 
-function clipped(path: Path, rule: ClipRule): Clipped {
-  const size = standardSizeOf([path]);
-  if (!size) return { isUnchanged: false, loops: [], facets: null, size };
+function clipped(path: Path, size: StandardSize, rule: ClipRule): Clipped {
   const facets = facetsOf([size.to(path)], FLATTENED_WITHIN);
   const loops = clip(facets, "union", rule);
-  return { isUnchanged: isSame(path, loops, facets, size), loops, facets, size };
+  return { isUnchanged: isSame(path, loops, facets, size), loops, facets };
 }
 
 /** Areas that differ by less than this share run the same ways round. */

@@ -1,5 +1,5 @@
 import { derivativeAt, pointAt, type Cubic } from "../cubic";
-import type { Point } from "../point";
+import { distance, type Point } from "../point";
 
 const ROUNDS = 12;
 const CLOSE = 1e-12;
@@ -16,8 +16,8 @@ export function meet(a: Cubic, t: number, b: Cubic, u: number): { point: Point; 
     const [dx, dy] = [q.x - p.x, q.y - p.y];
     const [da, db] = [derivativeAt(a, t), derivativeAt(b, u)];
     const determinant = db.x * da.y - da.x * db.y;
-    const scale = Math.hypot(da.x, da.y) * Math.hypot(db.x, db.y);
-    if (Math.abs(determinant) <= 1e-7 * scale) return null;
+    const scale = (da.x * da.x + da.y * da.y) * (db.x * db.x + db.y * db.y);
+    if (determinant * determinant <= 1e-14 * scale) return null;
     const stepT = (db.x * dy - db.y * dx) / determinant;
     const stepU = (da.x * dy - da.y * dx) / determinant;
     t = clampUnit(t + stepT);
@@ -25,7 +25,7 @@ export function meet(a: Cubic, t: number, b: Cubic, u: number): { point: Point; 
     if (Math.abs(stepT) < CLOSE && Math.abs(stepU) < CLOSE) break;
   }
   const [p, q] = [pointAt(a, t), pointAt(b, u)];
-  return Math.hypot(p.x - q.x, p.y - q.y) < 1e-7 ? { point: p, t, u } : null;
+  return distance(p, q) < 1e-7 ? { point: p, t, u } : null;
 }
 
 /** The parameter, near a given one, where a curve comes closest to a point: Newton on (c − p)·c′ = 0. */

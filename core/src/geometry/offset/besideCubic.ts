@@ -1,4 +1,6 @@
 import { curvatureAt, isStraight, pieceOf, pointAt, straight, tangentAt, type Cubic } from "../cubic";
+import { nearestParameter } from "../boolean/meet";
+import { closestHandles } from "../closestHandles";
 import { distance, type Point } from "../point";
 
 /** Halving a curve more often than this finds nothing new. */
@@ -18,9 +20,24 @@ export function besideCubic(cubic: Cubic, by: number, within: number, depth = 0)
     return [straight(moved(cubic[0]), moved(cubic[3]))];
   }
   const beside = parallel(cubic, by);
-  const isTrue = PLACES.every((t) => distance(pointAt(beside, t), pointBeside(cubic, t, by)) <= within);
-  if (isTrue || depth === DEEPEST) return [beside];
+  if (isTrue(beside, cubic, by, within)) return [beside];
+  // Ends and the ways they run are exact; in between handles of other lengths may come closer.
+  const closer = closestHandles(
+    beside,
+    PLACES.map((t) => ({ point: pointBeside(cubic, t, by), t })),
+  );
+  if (depth === DEEPEST || isTrue(closer, cubic, by, within)) return [closer];
   return [pieceOf(cubic, 0, 0.5), pieceOf(cubic, 0.5, 1)].flatMap((half) => besideCubic(half, by, within, depth + 1));
+}
+
+/** Whether a curve passes the places beside another. */
+function isTrue(beside: Cubic, cubic: Cubic, by: number, within: number): boolean {
+  for (const t of PLACES) {
+    const point = pointBeside(cubic, t, by);
+    if (distance(point, pointAt(beside, t)) <= within) continue;
+    if (distance(point, pointAt(beside, nearestParameter(beside, point, t))) > within) return false;
+  }
+  return true;
 }
 
 /** The way out of what runs clockwise on the sheet, at a parameter; of length 1. */

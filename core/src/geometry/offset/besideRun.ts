@@ -1,5 +1,5 @@
 import { toDegrees } from "../angle";
-import { arcSegments } from "../arc";
+import { fewArcSegments } from "../arc";
 import { meet } from "../boolean/meet";
 import { atEvenPace, isStraight, pieceOf, straight, type Cubic } from "../cubic";
 import { segmentsOf, subpathOf, type Subpath } from "../path";
@@ -21,14 +21,14 @@ const SHARPEST = 3;
  */
 export function besideRun(run: Subpath, by: number, asked: OffsetCorners, within: number): Subpath {
   const segments = segmentsOf(run)
-    .filter(([a, b, c, d]) => [b, c, d].some((point) => distance(a, point) > 1e-9))
+    .filter(([a, b, c, d]) => distance(a, d) > 1e-9 || distance(a, b) > 1e-9 || distance(a, c) > 1e-9)
     .flatMap((segment) => withoutTightBends(segment, by));
   const beside = segments.map((segment) => besideCubic(segment, by, within));
   const corners = segments.map((segment, index): Cubic[] => {
     const next = (index + 1) % segments.length;
     const after = segments[next] ?? segment;
     const trimmed = trimmedTogether(segment, after, beside[index]?.at(-1), beside[next]?.[0], by);
-    if (!trimmed) return cornerBetween(segment, after, by, asked);
+    if (!trimmed) return cornerBetween(segment, after, by, asked, within);
     beside[index]?.splice(-1, 1, trimmed[0]);
     beside[next]?.splice(0, 1, trimmed[1]);
     return [];
@@ -81,14 +81,14 @@ function tipAt(corner: Point, m: Point, n: Point, by: number): Point {
   return { x: corner.x + (m.x + n.x) * share, y: corner.y + (m.y + n.y) * share };
 }
 
-function cornerBetween(before: Cubic, after: Cubic, by: number, corners: OffsetCorners): Cubic[] {
+function cornerBetween(before: Cubic, after: Cubic, by: number, corners: OffsetCorners, within: number): Cubic[] {
   const [corner, m, n] = [after[0], outwards(before, 1), outwards(after, 0)];
   const turn = turnBetween(m, n);
   if (Math.abs(turn) < SMOOTH) return [];
   const at = ({ x, y }: Point) => ({ x: corner.x + x * by, y: corner.y + y * by });
   const [from, to] = [at(m), at(n)];
   if (turn * by < 0) return [straight(from, corner), straight(corner, to)];
-  if (corners === "round") return arcAround(corner, from, to, turn);
+  if (corners === "round") return arcAround(corner, from, to, turn, within / 4);
   // The tip of a mitre is 1 / cos(turn / 2) times the distance away.
   if (corners === "bevel" || Math.cos(turn / 2) * MITER_LIMIT < 1) return [straight(from, to)];
   const tip = tipAt(corner, m, n, by);
@@ -96,8 +96,8 @@ function cornerBetween(before: Cubic, after: Cubic, by: number, corners: OffsetC
 }
 
 /** An arc about a corner, its ends exactly where the sides beside it end. */
-function arcAround(corner: Point, from: Point, to: Point, turn: number): Cubic[] {
+function arcAround(corner: Point, from: Point, to: Point, turn: number, within: number): Cubic[] {
   const start = toDegrees(Math.atan2(from.x - corner.x, corner.y - from.y));
-  const arcs = arcSegments(distance(corner, from), start, start + toDegrees(turn), corner);
+  const arcs = fewArcSegments(distance(corner, from), start, start + toDegrees(turn), corner, within);
   return arcs.map(([a, b, c, d], index): Cubic => [index === 0 ? from : a, b, c, index === arcs.length - 1 ? to : d]);
 }

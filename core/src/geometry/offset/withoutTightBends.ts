@@ -12,9 +12,9 @@ const PLACES = [0, 0.25, 0.5, 0.75, 1];
  */
 export function withoutTightBends(cubic: Cubic, by: number, depth = 0): Cubic[] {
   if (isStraight(cubic)) return [cubic];
-  const follows = PLACES.map((t) => 1 + by * curvatureAt(cubic, t) > 1e-9);
-  if (follows.every(Boolean)) return [cubic];
-  if (!follows.some(Boolean) || depth === DEEPEST) return chordsOf(cubic);
+  const follows = (t: number) => 1 + by * curvatureAt(cubic, t) > 1e-9;
+  if (PLACES.every(follows)) return [cubic];
+  if (!PLACES.some(follows) || depth === DEEPEST) return chordsOf(cubic);
   return [pieceOf(cubic, 0, 0.5), pieceOf(cubic, 0.5, 1)].flatMap((half) => withoutTightBends(half, by, depth + 1));
 }
 

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from "@jest/globals";
 import { areaOfPath } from "../src/geometry/path";
 import { combine } from "../src/geometry/boolean/boolean";
 import { alternate, visitsOf, type Passing } from "../src/join/weave/alternate";
-import { crossingsOf } from "../src/join/weave/crossings";
+import { meetingsOf } from "../src/join/weave/meetings";
 import { strandsOf } from "../src/join/weave/strands";
 import type { PartScene } from "../src";
 import { withGeometryEngine } from "./prepared";
@@ -18,6 +18,8 @@ const areaOf = ({ geometry }: PartScene, copy: number) => {
   const { path = [], pieces } = geometry.shapes[copy] ?? {};
   return areaOfPath(combine([pieces?.flatMap((piece) => piece.path) ?? path], "union"));
 };
+
+const ENDS = { cap: "butt", join: "miter", swell: [] } as const;
 
 /** Along every strand the ways through its crossings, as over (true) or under. */
 function waysThrough(passings: readonly Passing[], over: readonly (0 | 1)[]): boolean[][] {
@@ -53,7 +55,7 @@ describe("over and under in turn along every strand", () => {
   test.each(cases)("%s", (_, motif, rules) => {
     const { geometry } = partOf(partDesign(motif, rules));
     const strands = strandsOf(geometry, { width: 1, swell: [] });
-    const crossings = crossingsOf(strands);
+    const crossings = meetingsOf(strands, ENDS, 0.4);
     expect(crossings.length).toBeGreaterThan(3);
     const { over, failing } = alternate(crossings, (strand) => strands[strand]?.run.closed ?? false);
     expect(failing.size).toBe(0);
@@ -65,8 +67,11 @@ describe("over and under in turn along every strand", () => {
 
   test("how often circles cross: two circles twice, eight in a ring with two neighbours on each side", () => {
     const count = (rules: object[]) =>
-      crossingsOf(strandsOf(partOf(partDesign({ kind: "disc", radius: 20 }, rules)).geometry, { width: 1, swell: [] }))
-        .length;
+      meetingsOf(
+        strandsOf(partOf(partDesign({ kind: "disc", radius: 20 }, rules)).geometry, { width: 1, swell: [] }),
+        ENDS,
+        0.4,
+      ).length;
     expect(count([{ kind: "step", count: 2, move: { x: 20, y: 0 } }])).toBe(2);
     // The middles of next but one circles are 33.9 apart, less than two radii; of third neighbours 44.3, more.
     expect(count([{ kind: "ring", count: 8, radius: 24 }])).toBe(2 * 8 * 2);
@@ -140,6 +145,14 @@ describe("what lies under is cut", () => {
     // One goes over at the one place and under at the other: both lose as much.
     expect(areaOf(part, 0)).toBeCloseTo(areaOf(part, 1), 0);
     expect(areaOf(part, 0)).toBeLessThan(one - 5);
+  });
+
+  test("strands that end on each other stay joined", () => {
+    const half = { kind: "arc", radius: 20, from: -90, to: 90 };
+    const line = { width: 3, cap: "round" };
+    const part = woven(half, [{ kind: "turn", count: 2, angle: 180, pivot: { x: 0, y: 0 } }], { fill: null, line });
+    expect(part.geometry.crossings).toEqual([]);
+    expect(areaOf(part, 0)).toBeCloseTo(3 * Math.PI * 20 + Math.PI * 1.5 ** 2, 1);
   });
 
   test("a motif’s own colours are left behind, and it is told", () => {

@@ -7,7 +7,7 @@ import { madeParts } from "../scene/made";
 import type { Scene } from "../scene/scene";
 import { bridgesOn, placesOnRuns, type Stretch } from "./bridges";
 import { hatchOf } from "./hatch";
-import { nestingOf } from "./nesting";
+import { nestingOf } from "../geometry/nesting";
 import { cutOf, lengthOf, outlinesOf, outlinesToCut, type CutOutline } from "./outlines";
 import type { Errand } from "../errands/errand";
 import { shortestWay, type Listener } from "../errands/shortestWay";

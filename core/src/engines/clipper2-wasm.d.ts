@@ -36,7 +36,7 @@ declare module "clipper2-wasm" {
     readonly Paths64: new () => Paths64;
     readonly Clipper64: new () => Clipper64;
     readonly JoinType: Readonly<Record<"Square" | "Round" | "Miter", JoinType>>;
-    readonly EndType: Readonly<Record<"Polygon", EndType>>;
+    readonly EndType: Readonly<Record<"Polygon" | "Joined" | "Butt" | "Square" | "Round", EndType>>;
     readonly InflatePaths64: (
       paths: Paths64,
       by: number,

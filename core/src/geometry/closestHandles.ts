@@ -33,6 +33,14 @@ export function closestHandles(cubic: Cubic, passed: readonly Passed[]): Cubic {
   const determinant = ll * rr - lr * lr;
   if (determinant <= 1e-9 * ll * rr) return cubic;
   const [p, q] = [1 + (lo * rr - ro * lr) / determinant, 1 + (ro * ll - lo * lr) / determinant];
-  if (p <= 0 || q <= 0) return cubic;
+  // Of a curve that is straight, or nearly, handles of any length come close.
+  if (!isLikely(p) || !isLikely(q)) return cubic;
   return [start, { x: start.x + lx * p, y: start.y + ly * p }, { x: end.x + rx * q, y: end.y + ry * q }, end];
+}
+
+/** How much longer or shorter handles may become. */
+const MOST = 4;
+
+function isLikely(factor: number): boolean {
+  return factor >= 1 / MOST && factor <= MOST;
 }

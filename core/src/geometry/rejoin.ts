@@ -55,7 +55,13 @@ function joined(a: Stretch, b: Stretch, within: number): Stretch | null {
   const over = [...a.over, ...b.over];
   if (bendsAnew(a.cubic, b.cubic, within)) return null;
   const cubic = asOne(a.cubic, b.cubic, over);
-  return cubic && liesAlong(over, cubic, within) ? { cubic, over } : null;
+  return cubic && !goesFurther(cubic, over) && liesAlong(over, cubic, within) ? { cubic, over } : null;
+}
+
+/** Whether a curve's handles reach further than all it is to stand for: it would go there and come back. */
+function goesFurther([start, leave, arrive, end]: Cubic, over: readonly Cubic[]): boolean {
+  const most = over.reduce((sum, [a, b, c, d]) => sum + distance(a, b) + distance(b, c) + distance(c, d), 0);
+  return Math.max(distance(start, leave), distance(arrive, end)) > most;
 }
 
 /**

@@ -14,10 +14,12 @@ import type { Composed, JoinedCopies } from "./joined";
 import { withinLimits, type JoinLimits } from "./joinLimits";
 import { lostColors } from "./lostColors";
 import { inPlace } from "./inPlace";
-import { isRing, overlapsOf, wovenBands } from "./weave/bands";
-import { crossingsOf } from "./weave/crossings";
+import { isRing, overlapsOf, roundsOfBands, wovenBands } from "./weave/bands";
+import { meetingsOf } from "./weave/meetings";
+import { roundsOf } from "./weave/rounds";
 import { strandsOf } from "./weave/strands";
-import { weaving, wovenAreas, type Weaving } from "./weave/weave";
+import { weaving, type Weaving } from "./weave/weave";
+import { wovenAreas } from "./weave/wovenAreas";
 
 const FIELDS = {
   /** Left free to either side of what lies over. Millimetres. */
@@ -49,11 +51,11 @@ function interlaced(composed: Composed, weave: WeaveValues, { filled, line }: Ba
   return joined(composed, strandShapes(composed, outlines, line, weave, limits));
 }
 
-interface Woven extends Pick<Weaving, "crossings" | "notes"> {
+interface WovenShapes extends Pick<Weaving, "crossings" | "notes"> {
   readonly shapes: readonly Shape[];
 }
 
-function joined(composed: Composed, { shapes, crossings, notes }: Woven): JoinedCopies {
+function joined(composed: Composed, { shapes, crossings, notes }: WovenShapes): JoinedCopies {
   const { matrices, shapeOf } = inPlace(shapes.length);
   const placements = { ...composed.placements, matrices, shapeOf };
   return {
@@ -66,11 +68,12 @@ function joined(composed: Composed, { shapes, crossings, notes }: Woven): Joined
   };
 }
 
-function bandShapes(outlines: readonly Path[], { gap, flipped }: WeaveValues, limits: JoinLimits): Woven {
+function bandShapes(outlines: readonly Path[], { gap, flipped }: WeaveValues, limits: JoinLimits): WovenShapes {
   const areas = outlines.map((path) => path.filter(({ closed }) => closed));
-  const overlaps = overlapsOf(areas);
-  const { over, ...woven } = weaving(overlaps, (band) => isRing(areas[band] ?? []), String, flipped);
-  const cut = wovenBands(areas, overlaps, over, gap);
+  const overlaps = overlapsOf(areas, gap);
+  const isClosed = (band: number) => isRing(areas[band] ?? []);
+  const { over, ...woven } = weaving(overlaps, isClosed, String, flipped, roundsOfBands(overlaps, gap));
+  const cut = wovenBands(areas, overlaps, over);
   return { ...woven, shapes: cut.map((path) => ({ path: withinLimits(path, limits), pieces: null })) };
 }
 
@@ -80,16 +83,24 @@ function strandShapes(
   line: LineShape,
   { gap, flipped }: WeaveValues,
   limits: JoinLimits,
-): Woven {
+): WovenShapes {
   const strands = strandsOf(composed, line);
-  const crossings = crossingsOf(strands);
+  const meetings = meetingsOf(strands, line, gap);
   const { over, ...woven } = weaving(
-    crossings,
+    meetings,
     (strand) => strands[strand]?.run.closed ?? false,
     (strand) => nameOf(strand, strands),
     flipped,
+    roundsOf(meetings, strands, line, gap),
   );
-  const areas = wovenAreas(strands, crossings, over, gap, line);
+  const areas = wovenAreas(strands, meetings, over, gap, line);
+  const close = meetings.filter(({ crossings }) => crossings > 1).length;
+  const lying =
+    close > 0
+      ? [
+          `in ${close === 1 ? "1 place" : `${close} places`} bands lie over each other from one crossing to the next; there one lies over all along`,
+        ]
+      : [];
   const plain = line.dash.length > 0 || line.dots ? ["a woven line is drawn whole, without dashes and dots"] : [];
   const shapes = outlines.map((path, copy): Shape => {
     const pieces = areas.flatMap((area, strand): Piece[] =>
@@ -97,7 +108,7 @@ function strandShapes(
     );
     return { path, pieces };
   });
-  return { crossings: woven.crossings, notes: [...woven.notes, ...plain], shapes };
+  return { crossings: woven.crossings, notes: [...woven.notes, ...lying, ...plain], shapes };
 }
 
 function bandPiece(path: Path): Piece {

@@ -1,3 +1,4 @@
+import { once } from "../geometry/once";
 import { IDENTITY, multiply, type Matrix } from "../geometry/matrix";
 import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
@@ -131,12 +132,6 @@ function groupOf(
       if (!told.includes(words)) told.push(words);
     },
   };
-}
-
-/** Computes something when it is first asked for, and remembers it. */
-export function once<T>(compute: () => T): () => T {
-  let known: { value: T } | null = null;
-  return () => (known ??= { value: compute() }).value;
 }
 
 function isIdentity(matrix: Matrix): boolean {

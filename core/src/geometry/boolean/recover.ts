@@ -1,3 +1,4 @@
+import { once } from "../once";
 import { pieceOf, pointAt, type Cubic } from "../cubic";
 import { subpathOf, type Path, type Subpath } from "../path";
 import { distance, type Point } from "../point";
@@ -40,12 +41,7 @@ export function recoverLine(chain: Loop, facets: Facets, index = chordIndexOf(fa
 
 /** Finds chords by place; built when first asked for, and shared between results of the same facets. */
 export function chordIndexOf(facets: Facets): () => ChordIndex {
-  return lazily(() => new ChordIndex(facets));
-}
-
-function lazily<T>(make: () => T): () => T {
-  let made: { readonly value: T } | null = null;
-  return () => (made ??= { value: make() }).value;
+  return once(() => new ChordIndex(facets));
 }
 
 /** Whether a loop is as thin as the rounding to the grid: its area is no more than its length times a few cells. */

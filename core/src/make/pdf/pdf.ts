@@ -71,6 +71,13 @@ function blended(part: PartScene, resources: Resources, toPage: Matrix, scene: S
   return `q ${resources.blend(part.blend)} /${name} Do Q`;
 }
 
+/** What some readers draw in another way than was meant. */
+function readOtherwise({ scene }: Subject): string[] {
+  return scene.parts.some(({ blend }) => blend === "saturation")
+    ? ["some readers of PDF blend saturation in a way of their own: look at it before it is printed, or take a PNG"]
+    : [];
+}
+
 /** The design on a page at real size. */
 export const pdf: FlatFormat = {
   extension: "pdf",
@@ -78,6 +85,6 @@ export const pdf: FlatFormat = {
   kind: "drawing",
   options: ["tolerance", "lineArt"],
   needsRasteriser: hasEffectImages,
-  notes: imagesWithin,
+  notes: (subject) => [...imagesWithin(subject), ...readOtherwise(subject)],
   make: makePdf,
 };

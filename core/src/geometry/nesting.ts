@@ -1,8 +1,8 @@
 import Flatbush from "flatbush";
-import { boxOfPath, type Subpath } from "../geometry/path";
-import { flattenPath } from "../geometry/flatten";
-import type { Point } from "../geometry/point";
-import { windingOf, type Chord } from "../geometry/winding";
+import { boxOfPath, type Subpath } from "./path";
+import { flattenPath } from "./flatten";
+import type { Point } from "./point";
+import { windingOf, type Chord } from "./winding";
 
 /** How closed runs lie within each other. */
 export interface Nesting {

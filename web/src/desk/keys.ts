@@ -4,6 +4,7 @@ import type { DeskStore } from "@/store/deskStore";
 import { saveNow } from "@/store/saving";
 import { stepFor } from "./bottom/neighbourValues";
 import type { usePicture } from "./stage/pictureContext";
+import type { Look } from "./stage/useCloseUpView";
 import { TOOL_WORDS } from "./stage/toolStrip";
 
 /** What keys act on. */
@@ -24,16 +25,17 @@ interface Shortcut {
 const PAN = 48;
 const ZOOM = 1.25;
 
-const zoom =
-  (factor: number) =>
-  ({ picture: { size, setView } }: KeyTargets) => {
-    if (size) setView((view) => zoomed(view, size, factor, { x: size.width / 2, y: size.height / 2 }));
-  };
+/** What the keys look about in: the close-up while it has the large place. */
+const large = ({ store, picture }: KeyTargets): Look =>
+  store.getState().hand.swapped && picture.closeUp.view ? picture.closeUp : picture;
 
-const pan =
-  (x: number, y: number) =>
-  ({ picture }: KeyTargets) =>
-    picture.setView((view) => panned(view, x * PAN, y * PAN));
+const zoom = (factor: number) => (targets: KeyTargets) => {
+  const { size, setView } = large(targets);
+  if (size) setView((view) => zoomed(view, size, factor, { x: size.width / 2, y: size.height / 2 }));
+};
+
+const pan = (x: number, y: number) => (targets: KeyTargets) =>
+  large(targets).setView((view) => panned(view, x * PAN, y * PAN));
 
 /** Sets the number at hand to the neighbour so many steps on. */
 const neighbour =
@@ -127,7 +129,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: "+", shown: "+", words: "Zoom in", act: zoom(ZOOM) },
   { keys: "Shift++", shown: "", words: "", act: zoom(ZOOM) },
   { keys: "-", shown: "−", words: "Zoom out", act: zoom(1 / ZOOM) },
-  { keys: "0", shown: "0", words: "Show the sheet whole", act: ({ picture }) => picture.fit() },
+  { keys: "0", shown: "0", words: "Show the sheet whole", act: (targets) => large(targets).fit() },
   { keys: "ArrowLeft", shown: "Arrows", words: "Move the view", act: pan(1, 0) },
   { keys: "ArrowRight", shown: "", words: "", act: pan(-1, 0) },
   { keys: "ArrowUp", shown: "", words: "", act: pan(0, 1) },

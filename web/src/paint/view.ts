@@ -1,4 +1,4 @@
-import type { Box, Point } from "@twin-petal/core";
+import type { Box, Matrix, Point } from "@twin-petal/core";
 
 /** What of the sheet is seen: the sheet's point in the middle of the screen, and how large it shows. */
 export interface View {
@@ -24,6 +24,11 @@ export function toScreen({ x, y, scale }: View, { width, height }: Size, point: 
 
 export function toSheet({ x, y, scale }: View, { width, height }: Size, point: Point): Point {
   return { x: (point.x - width / 2) / scale + x, y: (point.y - height / 2) / scale + y };
+}
+
+/** From the sheet's millimetres to the screen's pixels. */
+export function viewMatrix({ x, y, scale }: View, { width, height }: Size): Matrix {
+  return [scale, 0, 0, scale, width / 2 - x * scale, height / 2 - y * scale];
 }
 
 /** The view moved by screen pixels: what was under the hand stays under it. */

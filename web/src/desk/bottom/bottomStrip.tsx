@@ -23,7 +23,8 @@ export function BottomStrip() {
   const strip = useDesk((state) => state.hand.strip);
   const hasParts = useDesign().parts.length > 0;
   const { setHand } = useDeskStore().getState();
-  if (!hasParts) return null;
+  // Its place is kept: the first part must not move the sheet under the hand.
+  if (!hasParts) return <div className="h-[104px] shrink-0 border-t border-hairline bg-surface" />;
   const Content = CONTENTS[strip];
   return (
     <Tabs.Root

@@ -1,15 +1,14 @@
-import { useId, useRef, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { ArrowLeftRight, ChevronDown, ChevronUp } from "lucide-react";
 import { invert, multiply, polar, type Matrix } from "@twin-petal/core";
 import { useDesk, useDeskStore } from "@/store/deskStore";
+import { panned, viewMatrix, zoomed } from "@/paint/view";
 import { IconButton } from "@/ui/button";
 import type { ChosenReport } from "@/workers/frame";
 import { MotifTools } from "./motifTools";
 import { usePicture } from "./pictureContext";
+import { useViewHand } from "./useViewHand";
 import { useElementSize } from "./useElementSize";
-
-/** Space left free around the motif, as a factor of its extent. */
-const ROOM = 1.35;
 
 /** The motif of the chosen part by itself, its neighbours faint around it; it can take the sheet's place. */
 export function CloseUp() {
@@ -58,11 +57,19 @@ export function CloseUp() {
 function MotifDrawing({ chosen, large }: { chosen: ChosenReport; large: boolean }) {
   const holder = useRef<HTMLDivElement>(null);
   const outlineId = useId();
-  const size = useElementSize(holder);
-  const toScreen = size && closeUpMap(chosen, size.width, size.height);
+  const { view, size, setView, setSize } = usePicture().closeUp;
+  const measured = useElementSize(holder);
+  useEffect(() => {
+    if (measured) setSize(measured);
+  }, [measured, setSize]);
+  useViewHand(holder, {
+    zoom: (factor, at) => size && setView((own) => zoomed(own, size, factor, at)),
+    pan: (x, y) => setView((own) => panned(own, x, y)),
+  });
+  const toScreen = view && size && viewMatrix(view, size);
   const back = invert(chosen.working);
   return (
-    <div ref={holder} className={large ? "min-h-0 flex-1" : "h-36 px-2 pb-2"}>
+    <div ref={holder} data-own-view className={large ? "min-h-0 flex-1" : "h-36 px-2 pb-2"}>
       {size && toScreen && (
         <svg
           data-surface="close-up"
@@ -92,17 +99,6 @@ function MotifDrawing({ chosen, large }: { chosen: ChosenReport; large: boolean 
       )}
     </div>
   );
-}
-
-/** From the motif with its place to the close-up's pixels: upright, origin in sight, the motif filling the room. */
-function closeUpMap({ motifBox }: ChosenReport, width: number, height: number): Matrix {
-  const [west, east] = [Math.min(motifBox.left, 0), Math.max(motifBox.right, 0)];
-  const [north, south] = [Math.min(motifBox.top, 0), Math.max(motifBox.bottom, 0)];
-  const across = Number.isFinite(east - west) ? Math.max(east - west, 1e-3) : 40;
-  const down = Number.isFinite(south - north) ? Math.max(south - north, 1e-3) : 40;
-  const scale = Math.min(width / (across * ROOM), height / (down * ROOM));
-  const middle = (a: number, b: number) => (Number.isFinite(a + b) ? (a + b) / 2 : 0);
-  return [scale, 0, 0, scale, width / 2 - middle(west, east) * scale, height / 2 - middle(north, south) * scale];
 }
 
 /** The motif's outline once more: the path itself is written only once. */

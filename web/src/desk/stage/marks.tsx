@@ -8,7 +8,7 @@ import {
   type PlacedMark,
   type Point,
 } from "@twin-petal/core";
-import { toScreen } from "@/paint/view";
+import { toScreen, viewMatrix } from "@/paint/view";
 import { useDesign, useDesk } from "@/store/deskStore";
 import { CrossingMarks } from "./crossingMarks";
 import { DirectionHandle } from "./directionHandle";
@@ -43,14 +43,7 @@ export function Marks() {
   const marks = chosen?.marks ?? NO_MARKS;
   const handled = useRuleHandles(part, marks);
   if (!report || !view || !size) return null;
-  const sheetToScreen: Matrix = [
-    view.scale,
-    0,
-    0,
-    view.scale,
-    size.width / 2 - view.x * view.scale,
-    size.height / 2 - view.y * view.scale,
-  ];
+  const sheetToScreen = viewMatrix(view, size);
   const screen = (toSheet: Matrix, point: Point) => toScreen(view, size, apply(toSheet, point));
   const taken = handlePlaces(marks, handled);
   const reach = Math.hypot(report.sheet.width, report.sheet.height);

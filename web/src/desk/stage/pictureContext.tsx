@@ -1,7 +1,7 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Remote } from "comlink";
 import { useSheet } from "@/store/useMaking";
-import { useDeskStore, useDesign, type DeskState } from "@/store/deskStore";
+import { useDesk, useDeskStore, useDesign, type DeskState } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
 import type { Design } from "@twin-petal/core";
 import { startAssistant, startPainter } from "@/workers/start";
@@ -11,6 +11,7 @@ import type { Painter } from "@/workers/painter";
 import { PictureQueue } from "../live/pictureQueue";
 import { Freshness } from "./freshness";
 import { useDeskColors } from "./deskColors";
+import { useCloseUpView, type Look } from "./useCloseUpView";
 
 /** Pixels left free around a sheet that is shown whole. */
 const ROOM = 36;
@@ -35,6 +36,8 @@ interface Picture {
   setSeen: (isSeen: boolean) => void;
   /** Shows the sheet whole. */
   fit: () => void;
+  /** What is seen of the motif in its close-up. */
+  readonly closeUp: Look;
   /** Ends the painter in the middle of its work and starts another. */
   restart: () => void;
 }
@@ -45,6 +48,13 @@ export function usePicture(): Picture {
   const picture = useContext(PictureContext);
   if (!picture) throw new Error("this belongs on a desk");
   return picture;
+}
+
+/** What is seen in the large place: the sheet, or the close-up that has changed places with it. */
+export function useLargeView(): Look {
+  const picture = usePicture();
+  const swapped = useDesk((state) => state.hand.swapped);
+  return swapped && picture.closeUp.view ? picture.closeUp : picture;
 }
 
 /** Keeps the picture up to date. Every change asks for a frame at once; the painter drops those overtaken. */
@@ -114,12 +124,13 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   );
   const report = latest?.report ?? null;
   const isCurrent = latest?.design === design;
+  const closeUp = useCloseUpView(report?.chosen);
   const picture = useMemo(
     () => ({
       ...{ painter, assistant, pictures, report, isCurrent, currency, view, size },
-      ...{ setView, setSize, setSeen, fit, restart },
+      ...{ setView, setSize, setSeen, fit, closeUp, restart },
     }),
-    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit, restart],
+    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit, closeUp, restart],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
 }

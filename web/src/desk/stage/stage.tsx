@@ -9,15 +9,27 @@ import { WorkPanel } from "./workPanel";
 import { usePicture } from "./pictureContext";
 import { useElementSize } from "./useElementSize";
 import { useSheetHand } from "./useSheetHand";
+import { useViewHand } from "./useViewHand";
+import { panned, zoomed } from "@/paint/view";
 
 /** The sheet with the ornament, painted in a worker; handles and hit marks lie over it. */
 export function Stage() {
-  const { painter, size, setSize, report, currency } = usePicture();
+  const { painter, size, setSize, setView, report, currency } = usePicture();
   const design = useDesign();
   const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);
   const holder = useRef<HTMLDivElement>(null);
   const hand = useSheetHand(frame);
+  const room = useRef<HTMLDivElement>(null);
+  useViewHand(
+    room,
+    {
+      zoom: (factor, at) => size && setView((view) => zoomed(view, size, factor, at)),
+      pan: (x, y) => setView((view) => panned(view, x, y)),
+      isOver: (target) => !(target instanceof Element && target.closest("[data-own-view]")),
+    },
+    frame,
+  );
 
   useEffect(() => {
     const canvas = document.createElement("canvas");
@@ -43,6 +55,7 @@ export function Stage() {
   const copies = [...(report?.copies.values() ?? [])].reduce((sum, count) => sum + count, 0);
   return (
     <div
+      ref={room}
       className="relative min-h-0 min-w-0 flex-1"
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {

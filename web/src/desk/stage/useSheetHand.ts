@@ -1,15 +1,11 @@
-import { useEffect, useRef, type PointerEvent, type RefObject } from "react";
+import { useRef, type PointerEvent, type RefObject } from "react";
 import type { Point } from "@twin-petal/core";
 import { panned, toSheet, zoomed } from "@/paint/view";
 import { useDeskStore } from "@/store/deskStore";
 import { usePicture } from "./pictureContext";
 
 const CLICK_WITHIN = 4;
-/** How much one pixel of wheel travel enlarges; pinches on a touchpad travel less. */
-const WHEEL_PACE = 0.0015;
-const PINCH_PACE = 0.01;
-
-/** What the hand does on the sheet: pull to pan, wheel or pinch to zoom, click to choose a part. */
+/** What the hand does on the sheet: pull to pan, pinch to zoom, click to choose a part. */
 export function useSheetHand(element: RefObject<HTMLElement | null>) {
   const { painter, view, size, setView } = usePicture();
   const store = useDeskStore();
@@ -21,20 +17,6 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
     const box = element.current?.getBoundingClientRect();
     return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
   };
-
-  useEffect(() => {
-    const target = element.current;
-    if (!target || !size) return;
-    const onWheel = (event: WheelEvent) => {
-      event.preventDefault();
-      const box = target.getBoundingClientRect();
-      const at = { x: event.clientX - box.left, y: event.clientY - box.top };
-      const factor = Math.exp(-event.deltaY * (event.ctrlKey ? PINCH_PACE : WHEEL_PACE));
-      setView((current) => zoomed(current, size, factor, at));
-    };
-    target.addEventListener("wheel", onWheel, { passive: false });
-    return () => target.removeEventListener("wheel", onWheel);
-  }, [element, size, setView]);
 
   /** While the gap chart shows, the copy under the pointer is the one pointed at. */
   const asking = useRef(false);
@@ -50,7 +32,7 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
   };
 
   const onPointerDown = (event: PointerEvent) => {
-    if (event.button > 1) return;
+    if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
     if (pointers.current.size === 0) travelled.current = 0;
     pointers.current.set(event.pointerId, place(event));

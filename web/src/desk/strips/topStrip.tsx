@@ -9,7 +9,7 @@ import { Menu, MenuItem } from "@/ui/menu";
 import { WORKSHOPS } from "@/workshop/workshops";
 import { hasSolids } from "@twin-petal/core";
 import { zoomed } from "@/paint/view";
-import { usePicture } from "../stage/pictureContext";
+import { useLargeView } from "../stage/pictureContext";
 import { UndoRedo } from "./undoRedo";
 import { SavePanel } from "./savePanel";
 import { TakeAwayMenu } from "./takeAwayMenu";
@@ -76,7 +76,7 @@ function WorkshopMenu() {
 /** How large the sheet is shown; the solid view is moved by its own hand. */
 function Zoom() {
   const isSolid = useDesk((state) => state.hand.solid);
-  const { view, size, setView, fit } = usePicture();
+  const { view, size, setView, fit } = useLargeView();
   const middle = { x: (size?.width ?? 0) / 2, y: (size?.height ?? 0) / 2 };
   const zoom = (factor: number) => size && setView((current) => zoomed(current, size, factor, middle));
   if (isSolid) return <span className="ml-auto" />;

@@ -1,9 +1,11 @@
 import {
+  distance,
   isStraight,
   nodeAt,
   pointAt,
   segmentsOfRun,
   type Cubic,
+  type DrawnNode,
   type DrawnPath,
   type HandleSide,
   type Point,
@@ -19,49 +21,53 @@ type Found =
   | { readonly kind: "handle"; readonly number: number; readonly side: HandleSide }
   | { readonly kind: "segment"; readonly place: SegmentPlace };
 
-/** What of an outline is under a pixel: handles of chosen nodes first, then nodes, then middles of segments. */
+/** A handle nearer to its node than this cannot be told apart from it, pixels: it is neither shown nor grasped. */
+const APART = 12;
+/** A handle is grasped where a node is in reach, too, only if it is nearer by so much, pixels. */
+const NEARER = 4;
+
+/** The ends of a node's handles that can be told apart from it on the screen. */
+export function handleEnds(node: DrawnNode, screen: (point: Point) => Point): { side: HandleSide; end: Point }[] {
+  const at = screen(node);
+  return (["in", "out"] as const).flatMap((side) => {
+    const handle = node[side];
+    if (!handle) return [];
+    const end = screen({ x: node.x + handle.x, y: node.y + handle.y });
+    return distance(at, end) < APART ? [] : [{ side, end }];
+  });
+}
+
+/** What of an outline is under a pixel: nodes first, then handles of chosen nodes, then middles of segments. */
 export function graspAt(
   pixel: Point,
   paths: readonly DrawnPath[],
   chosen: ReadonlySet<number>,
   screen: (point: Point) => Point,
 ): Found | null {
-  const distanceTo = (point: Point) => {
-    const at = screen(point);
-    return Math.hypot(at.x - pixel.x, at.y - pixel.y);
-  };
-  return handleAt(paths, chosen, distanceTo) ?? nodeUnder(paths, distanceTo) ?? middleAt(paths, distanceTo);
+  const far = (point: Point) => distance(screen(point), pixel);
+  const node = nearest(
+    paths.flatMap(({ nodes }) => nodes).map((own, number) => ({ kind: "node" as const, number, far: far(own) })),
+  );
+  const handle = nearest(
+    [...chosen].flatMap((number) => {
+      const own = nodeAt(paths, number);
+      const ends = own ? handleEnds(own, screen) : [];
+      return ends.map(({ side, end }) => ({ kind: "handle" as const, number, side, far: distance(end, pixel) }));
+    }),
+  );
+  if (node && handle) return handle.far + NEARER < node.far ? handle : node;
+  return node ?? handle ?? middleAt(paths, far);
 }
 
-type DistanceTo = (point: Point) => number;
-
-function handleAt(paths: readonly DrawnPath[], chosen: ReadonlySet<number>, distanceTo: DistanceTo): Found | null {
-  for (const number of chosen) {
-    const node = nodeAt(paths, number);
-    for (const side of ["in", "out"] as const) {
-      const handle = node?.[side];
-      if (node && handle && distanceTo({ x: node.x + handle.x, y: node.y + handle.y }) < GRASP) {
-        return { kind: "handle", number, side };
-      }
-    }
-  }
-  return null;
+/** The nearest of what is in reach. */
+function nearest<T extends { readonly far: number }>(known: readonly T[]): T | null {
+  return known.reduce<T | null>((best, own) => (own.far < (best?.far ?? GRASP) ? own : best), null);
 }
 
-function nodeUnder(paths: readonly DrawnPath[], distanceTo: DistanceTo): Found | null {
-  const near = paths
-    .flatMap(({ nodes }) => nodes)
-    .map((node, number) => ({ number, far: distanceTo(node) }))
-    .filter(({ far }) => far < GRASP)
-    .sort((a, b) => a.far - b.far);
-  const [nearest] = near;
-  return nearest ? { kind: "node", number: nearest.number } : null;
-}
-
-function middleAt(paths: readonly DrawnPath[], distanceTo: DistanceTo): Found | null {
+function middleAt(paths: readonly DrawnPath[], far: (point: Point) => number): Found | null {
   for (const [run, path] of paths.entries()) {
     for (const [segment, cubic] of segmentsOfRun(path).entries()) {
-      if (distanceTo(middleOfSegment(cubic)) < GRASP) return { kind: "segment", place: { run, segment } };
+      if (far(middleOfSegment(cubic)) < GRASP) return { kind: "segment", place: { run, segment } };
     }
   }
   return null;

@@ -35,6 +35,8 @@ type Grasped =
       readonly kind: "node";
       readonly number: number;
       readonly moving: ReadonlySet<number>;
+      /** Whether it was chosen before it was pressed. */
+      readonly wasChosen: boolean;
       readonly before: readonly DrawnPath[];
     }
   | {
@@ -80,8 +82,9 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       const pixel = pixelOf(event);
       const found = graspAt(pixel, paths, chosen, surface.screen);
       if (found?.kind === "node") {
-        const moving = chosen.has(found.number) ? chosen : choose(found.number, event.shiftKey);
-        return { ...found, moving, before: paths };
+        const wasChosen = chosen.has(found.number);
+        const moving = wasChosen ? chosen : choose(found.number, event.shiftKey);
+        return { ...found, moving, wasChosen, before: paths };
       }
       if (found) return { ...found, before: paths };
       if (event.altKey) return null;
@@ -136,16 +139,9 @@ function Nodes({ drawn }: { drawn: Drawn }) {
         const inside = moved ? nodesInside(paths, grasped.points.map(surface.motif)) : [];
         setHand({ nodes: new Set([...(event.shiftKey ? chosen : []), ...inside]) });
         if (!moved) void changeCopy(event);
-      } else if (
-        grasped.kind === "node" &&
-        !moved &&
-        chosen.has(grasped.number) &&
-        chosen.size > 1 &&
-        !event.shiftKey
-      ) {
-        choose(grasped.number, false);
-      } else if (grasped.kind === "node" && !moved && event.shiftKey && grasped.moving === chosen) {
-        choose(grasped.number, true);
+      } else if (grasped.kind === "node" && !moved && grasped.wasChosen) {
+        // A click on one of several chosen leaves it alone; with Shift it lets go of it.
+        choose(grasped.number, event.shiftKey);
       }
     },
   });

@@ -1,6 +1,6 @@
 import { memo } from "react";
 import { nodeAt, segmentsOfRun, type DrawnPath, type NodeType, type Point } from "@twin-petal/core";
-import { middleOfSegment } from "./grasp";
+import { handleEnds, middleOfSegment } from "./grasp";
 import { NodeGlyph } from "./nodeGlyph";
 
 /** Above this many segments their middles are not marked, so that the nodes stay visible. */
@@ -44,18 +44,13 @@ export function Handles({ paths, chosen, screen }: MarksProps & { chosen: Readon
         const node = nodeAt(paths, number);
         if (!node) return [];
         const at = screen(node);
-        return (["in", "out"] as const).flatMap((side) => {
-          const handle = node[side];
-          if (!handle) return [];
-          const end = screen({ x: node.x + handle.x, y: node.y + handle.y });
-          return [
-            <g key={`${number}${side}`} className="cursor-move">
-              <line x1={at.x} y1={at.y} x2={end.x} y2={end.y} stroke="#FFFFFF" strokeWidth={3} />
-              <line x1={at.x} y1={at.y} x2={end.x} y2={end.y} stroke="#2B2140" strokeWidth={1} />
-              <circle cx={end.x} cy={end.y} r={4} fill="#2B2140" stroke="#FFFFFF" strokeWidth={1.5} />
-            </g>,
-          ];
-        });
+        return handleEnds(node, screen).map(({ side, end }) => (
+          <g key={`${number}${side}`} className="cursor-move">
+            <line x1={at.x} y1={at.y} x2={end.x} y2={end.y} stroke="#FFFFFF" strokeWidth={3} />
+            <line x1={at.x} y1={at.y} x2={end.x} y2={end.y} stroke="#2B2140" strokeWidth={1} />
+            <circle cx={end.x} cy={end.y} r={4} fill="#2B2140" stroke="#FFFFFF" strokeWidth={1.5} />
+          </g>
+        ));
       })}
     </g>
   );

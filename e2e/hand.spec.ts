@@ -1,0 +1,110 @@
+import type { Page } from "@playwright/test";
+import { Maker } from "./making";
+import { expect, test } from "./server";
+
+/** A polygon of drawn nodes about the middle, the node tool in hand. */
+async function drawn(page: Page, nodes: readonly object[]): Promise<Maker> {
+  const desk = new Maker(page);
+  const motif = { kind: "drawn", paths: [{ closed: true, nodes }] };
+  await desk.lay(JSON.stringify({ format: "twin-petal/1", name: "Drawn", parts: [{ id: "a", name: "Facet", motif }] }));
+  await desk.tool("Nodes");
+  await expect(page.getByTestId("node-0")).toBeVisible();
+  return desk;
+}
+
+const SQUARE = [
+  { x: -40, y: -40 },
+  { x: 40, y: -40 },
+  { x: 40, y: 40 },
+  { x: -40, y: 40 },
+];
+
+const zoomOf = async (page: Page) =>
+  Number.parseInt((await page.getByTitle("Show at real size").textContent()) ?? "", 10);
+
+test("Shift and a click add a node to the chosen, and let go of one of them", async ({ page }) => {
+  const desk = await drawn(page, SQUARE);
+  const chosen = (count: number) =>
+    expect(page.locator("#node-layer")).toHaveAttribute("aria-label", new RegExp(`${count} chosen`));
+  await desk.click(-40, -40);
+  await chosen(1);
+  await page.keyboard.down("Shift");
+  await desk.click(40, -40);
+  await chosen(2);
+  await desk.click(40, 40);
+  await chosen(3);
+  await desk.click(40, -40);
+  await chosen(2);
+  await page.keyboard.up("Shift");
+  await desk.click(40, 40);
+  await chosen(1);
+});
+
+test("the wheel zooms and the middle button moves the view with every tool, and in the close-up", async ({ page }) => {
+  const desk = await drawn(page, SQUARE);
+  for (const tool of ["Nodes", "Draw", "Freehand", "Look"] as const) {
+    await desk.tool(tool);
+    await page.getByRole("button", { name: "Show the sheet whole" }).click();
+    const before = await zoomOf(page);
+    const { x, y } = await desk.middle();
+    await page.mouse.move(x, y);
+    await page.mouse.wheel(0, -300);
+    await expect.poll(() => zoomOf(page)).toBeGreaterThan(before);
+    await page.mouse.wheel(0, 300);
+    await expect.poll(() => zoomOf(page)).toBe(before);
+    const source = page.getByTestId("source");
+    const from = await source.boundingBox();
+    await page.mouse.down({ button: "middle" });
+    await page.mouse.move(x + 60, y + 40, { steps: 4 });
+    await page.mouse.up({ button: "middle" });
+    await expect.poll(async () => ((await source.boundingBox())?.x ?? 0) - (from?.x ?? 0)).toBeCloseTo(60, 0);
+  }
+  expect(await desk.nodes()).toHaveLength(4);
+  await desk.tool("Nodes");
+  await page.keyboard.press("x");
+  const node = page.locator("[data-surface=close-up]").getByTestId("node-0");
+  await expect(node).toBeVisible();
+  const [first, zoomed] = [await node.boundingBox(), await zoomOf(page)];
+  const { x, y } = await page.locator("[data-surface=close-up]").evaluate((element) => {
+    const box = element.getBoundingClientRect();
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  });
+  await page.mouse.move(x, y);
+  await page.mouse.wheel(0, -200);
+  await expect.poll(() => zoomOf(page)).toBeGreaterThan(zoomed);
+  await expect.poll(async () => (await node.boundingBox())?.x).toBeLessThan((first?.x ?? 0) - 5);
+  await page.keyboard.press("0");
+  await expect.poll(() => zoomOf(page)).toBe(zoomed);
+});
+
+test("a node is grasped before a handle that lies on it, and one too short to be told apart is left alone", async ({
+  page,
+}) => {
+  const handle = { x: 80, y: 0 };
+  const short = { x: 0, y: 1 };
+  const desk = await drawn(page, [{ ...SQUARE[0], out: handle, in: short }, ...SQUARE.slice(1)]);
+  await desk.click(-40, -40);
+  // The handle of the first node ends on the second.
+  await desk.drag([40, -40], [50, -50]);
+  const [first, second] = await desk.nodes();
+  expect(second?.x).toBeCloseTo(50, 0);
+  expect(first).toMatchObject({ out: handle });
+  await desk.click(-40, -40);
+  await desk.drag([-40, -40], [-50, -45]);
+  expect((await desk.nodes())[0]).toMatchObject({ x: expect.closeTo(-50, 0), in: short });
+});
+
+test("the first pull of a drawing lands where it was pulled", async ({ page }) => {
+  const desk = new Maker(page);
+  await desk.openEmpty();
+  await page.keyboard.press("3");
+  await expect(page.locator("#draw-layer")).toBeVisible();
+  await desk.drag([-50, 10], [-30, 10], [-20, 30]);
+  await expect
+    .poll(async () => (await desk.nodes())[0])
+    .toMatchObject({
+      x: expect.closeTo(-50, 0),
+      y: expect.closeTo(10, 0),
+      out: { x: expect.closeTo(30, 0), y: expect.closeTo(20, 0) },
+    });
+});

@@ -108,3 +108,45 @@ test("the first pull of a drawing lands where it was pulled", async ({ page }) =
       out: { x: expect.closeTo(30, 0), y: expect.closeTo(20, 0) },
     });
 });
+
+test("a pivot: choosing a point keeps its place, 0 across stays a point, and it is set at a node by one action", async ({
+  page,
+}) => {
+  const desk = await drawn(page, SQUARE);
+  await desk.tool("Look");
+  await desk.addRule("step");
+  const pivot = async () => (await desk.file()).parts[0]?.rules?.[0]?.pivot;
+  // The pivot's lens is under the foot of the second copy, which stands aside.
+  const [lens, foot] = [page.getByLabel(/^Pivot of the step/), page.getByLabel(/^Foot of the second copy/)];
+  const boxes = [await lens.boundingBox(), await foot.boundingBox()];
+  expect(Math.hypot((boxes[0]?.x ?? 0) - (boxes[1]?.x ?? 0), (boxes[0]?.y ?? 0) - (boxes[1]?.y ?? 0))).toBeGreaterThan(
+    15,
+  );
+  await desk.choose("pivot", "a point");
+  expect(await pivot()).toEqual({ x: 0, y: 40 });
+  await desk.type("pivot down", "0");
+  await expect(desk.number("pivot across")).toBeVisible();
+  await expect(desk.number("pivot down")).toBeVisible();
+  expect(await pivot()).toEqual({ x: 0, y: 0 });
+  await desk.choose("pivot", "a place in the group’s box");
+  expect(await pivot()).toEqual({ box: { x: 0.5, y: 0.5 } });
+  await desk.type("pivot across", "1");
+  expect(await pivot()).toEqual({ box: { x: 1, y: 0.5 } });
+  await desk.choose("pivot", "the motif’s foot");
+  expect(await pivot()).toBe("foot");
+  await desk.tool("Nodes");
+  await desk.click(40, -40);
+  await desk.word("step about it").click();
+  expect(await pivot()).toEqual({ x: 40, y: -40 });
+});
+
+test("uneven factors of a step leave its copies square, or skew them, as one wishes", async ({ page }) => {
+  const desk = await drawn(page, SQUARE);
+  await desk.tool("Look");
+  await desk.addRule("step");
+  await desk.word("each way").click();
+  await desk.type("scale down", "0.8");
+  await expect(page.getByRole("button", { name: /^step axes: square/ })).toBeVisible();
+  await desk.choose("step axes", "skewed");
+  expect((await desk.file()).parts[0]?.rules?.[0]).toMatchObject({ axes: "fixed" });
+});

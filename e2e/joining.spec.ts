@@ -12,7 +12,7 @@ test("copies are merged, then even-odd, chosen from live pictures; undone; and t
   await desk.type("radius", "25");
   await desk.addRule("turn");
   await page.getByRole("button", { name: "pivot: the part’s centre" }).click();
-  await page.getByRole("menuitem", { name: "the group’s foot" }).click();
+  await page.getByRole("menuitem", { name: "the group’s bottom" }).click();
   await expect(desk.copies("8")).toBeVisible();
   const whole = countPixels(await desk.picture(), GREEN);
   await page.getByRole("button", { name: "join: apart" }).click();

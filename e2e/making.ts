@@ -86,7 +86,7 @@ export class Maker extends Desk {
 
   /** The design as it is saved. */
   async file(): Promise<{
-    parts: { motif: Record<string, unknown>; [key: string]: unknown }[];
+    parts: { motif: Record<string, unknown>; rules?: Record<string, unknown>[]; [key: string]: unknown }[];
     [key: string]: unknown;
   }> {
     await this.saved();

@@ -2,7 +2,10 @@ import { describe, expect, test } from "@jest/globals";
 import { buildScene, indexUnder, matrixAt, numberUnder, type LinkReport, type Matrix, type Placements } from "../src";
 import { ringSpacing } from "../src/rules/ring";
 import { stepMatrix } from "../src/rules/step";
-import { fixedPoint } from "../src/geometry/matrix";
+import fc from "fast-check";
+import { apply, fixedPoint, multiply, rotation, scaling } from "../src/geometry/matrix";
+import { distance } from "../src/geometry/point";
+import { matricesOf, partOf } from "./scenes";
 import { partDesign } from "./testDesign";
 
 /** A shape with no symmetry of its own: a petal standing askew. */
@@ -139,6 +142,54 @@ describe("step", () => {
   test("scales each way apart", () => {
     const [, copy] = copiesOf([{ kind: "step", count: 2, scale: { x: 0.5, y: 0.8 }, pivot: { x: 0, y: 0 } }]);
     expect(copy).toEqual([0.5, 0, 0, 0.8, 0, 0]);
+  });
+});
+
+describe("step along own axes", () => {
+  const OWN = { kind: "step", count: 18, turn: 20, scale: { x: 0.97, y: 0.95 } };
+
+  test("18 times 20°, 0.97 across and 0.95 down: copy 17 is 0.5958 wide, 0.4181 long and square", () => {
+    const [a, b, c, d] = copiesOf([OWN])[17] ?? [0, 0, 0, 0, 0, 0];
+    expect(Math.hypot(a, b)).toBeCloseTo(0.97 ** 17, 12);
+    expect(Math.hypot(c, d)).toBeCloseTo(0.95 ** 17, 12);
+    expect(Math.abs(a * c + b * d) / (Math.hypot(a, b) * Math.hypot(c, d))).toBeLessThan(1e-9);
+    expect(turnedBy([a, b, c, d, 0, 0])).toBeCloseTo(340, 9);
+    const [e = 0, f = 0, g = 0, h = 0] = copiesOf([{ ...OWN, axes: "fixed" }])[17] ?? [];
+    expect(Math.abs(e * g + f * h) / (Math.hypot(e, f) * Math.hypot(g, h))).toBeGreaterThan(0.01);
+  });
+
+  test("copies stand where each has moved along the axes of the one before, and wind to the point that is shown", () => {
+    const factor = fc.double({ min: 0.5, max: 1.05, noNaN: true });
+    const number = fc.double({ min: -60, max: 60, noNaN: true });
+    fc.assert(
+      fc.property(factor, factor, number, number, number, (sx, sy, turn, x, y) => {
+        const rule = { kind: "step", count: 40, turn, scale: { x: sx, y: sy }, move: { x, y }, pivot: { x: 3, y: 4 } };
+        let foot = { x: 3, y: 4 };
+        copiesOf([rule]).forEach((copy, j) => {
+          const at = apply(copy, { x: 3, y: 4 });
+          expect(at.x).toBeCloseTo(foot.x, 6);
+          expect(at.y).toBeCloseTo(foot.y, 6);
+          const by = apply(multiply(rotation(j * turn), scaling(sx ** j, sy ** j)), { x, y });
+          foot = { x: foot.x + by.x, y: foot.y + by.y };
+        });
+        if (sx > 0.8 || sy > 0.8 || sx === sy) return;
+        const { geometry } = partOf(partDesign({ kind: "petal" }, [rule]));
+        const fixed = geometry.marks().find(({ mark }) => mark.kind === "fixedPoint")?.mark;
+        expect(fixed?.kind === "fixedPoint" && distance(fixed.at, foot)).toBeLessThan(0.2);
+      }),
+    );
+  });
+
+  test("about the motif's foot, wherever the motif stands", () => {
+    const motif = { kind: "petal", at: { x: 7, y: -2, turn: 30 } };
+    for (const kind of ["step", "turn"]) {
+      const part = partOf(partDesign(motif, [{ kind, count: 5, pivot: "foot" }]));
+      for (const copy of matricesOf(part)) {
+        const foot = apply(copy, { x: 7, y: -2 });
+        expect(foot.x).toBeCloseTo(7, 9);
+        expect(foot.y).toBeCloseTo(-2, 9);
+      }
+    }
   });
 });
 

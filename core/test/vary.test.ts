@@ -28,6 +28,14 @@ describe("vary", () => {
     expect(moved[0]).toEqual({ x: 3, y: -33 });
   });
 
+  test("makes copies wider and longer along their own axes", () => {
+    matricesOf(varied({ sizeX: "1 + t", sizeY: "1 - t / 2" })).forEach(([a, b, c, d], copy) => {
+      expect(Math.hypot(a, b)).toBeCloseTo(1 + copy / 5, 9);
+      expect(Math.hypot(c, d)).toBeCloseTo(1 - copy / 10, 9);
+      expect(Math.abs(a * c + b * d)).toBeLessThan(1e-9);
+    });
+  });
+
   test("knows i n t x y r angle row column ring, and the design's numbers", () => {
     const grid = { kind: "grid", columns: 3, rows: 2, pitch: 10 };
     expect(feetOf(varied({ moveX: "100 * column", moveY: "100 * row" }, [grid]))[5]).toEqual({ x: 210, y: 105 });

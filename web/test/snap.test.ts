@@ -7,6 +7,8 @@ import { carriedTargets, guideTargets, lineAt, markTargets, sheetTargets } from 
 const NOTHING: SnapTargets = { points: [], lines: [] };
 const SHEET = { width: 200, height: 100, margin: 0, ground: null };
 
+const BOX = { left: -1, top: -1, right: 1, bottom: 1 };
+
 describe("drawing the hand to what is near", () => {
   test("a point goes before a line, a crossing before a single line, a line before the grid", () => {
     const upright = lineAt({ x: 10, y: 0 }, 0, "upright");
@@ -81,7 +83,7 @@ describe("what draws the hand", () => {
     const marks: PlacedMark[] = [
       { rule: 0, toSheet, mark: { kind: "mirror", through: { x: 0, y: 0 }, angle: 0 } },
       { rule: 1, toSheet, mark: { kind: "wedge", pivot: { x: 0, y: 0 }, from: -20, to: 20 } },
-      { rule: 1, toSheet, mark: { kind: "pivot", field: "pivot", at: { x: 0, y: -5 } } },
+      { rule: 1, toSheet, mark: { kind: "pivot", field: "pivot", at: { x: 0, y: -5 }, box: BOX } },
     ];
     const targets = markTargets(marks);
     expect(targets.points[0]?.at.x).toBeCloseTo(25, 12);

@@ -79,8 +79,11 @@ export interface ToggleField {
   readonly default: boolean;
 }
 
-/** A pivot as computed with: a point in millimetres, or shares of the group's box. */
-export type Pivot = { readonly point: Point } | { readonly share: Point };
+/** A pivot as computed with: a point in millimetres, shares of the group's box, or the motif's foot. */
+export type Pivot = { readonly point: Point } | { readonly share: Point } | typeof FOOT;
+
+/** The motif's foot, as a pivot. */
+export const FOOT = "foot";
 
 /** The point a rule turns or scales about. */
 export interface PivotField {

@@ -1,5 +1,6 @@
 import { once } from "../geometry/once";
-import { IDENTITY, multiply, type Matrix } from "../geometry/matrix";
+import { apply, IDENTITY, multiply, type Matrix } from "../geometry/matrix";
+import { ORIGIN, type Point } from "../geometry/point";
 import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
 import type { Surroundings } from "../motif/drawing";
@@ -48,6 +49,14 @@ export interface Composition {
   readonly notes: readonly string[];
 }
 
+/** What else rules may go by. */
+interface CompositionParts {
+  /** Where the motif has its foot before any rule, millimetres. */
+  readonly foot: Point;
+  /** For a rule's number what takes the place of what it would come to. */
+  readonly given: ReadonlyMap<number, Transforms>;
+}
+
 /** Copies under way from rule to rule. */
 interface Stage {
   readonly placements: Placements;
@@ -64,7 +73,7 @@ export function composeRules(
   motif: Shape,
   whole: Matrix,
   surroundings: Surroundings,
-  given: ReadonlyMap<number, Transforms> = NOTHING_GIVEN,
+  { foot = ORIGIN, given = NOTHING_GIVEN }: Partial<CompositionParts> = {},
 ): Composition {
   const symmetry = once(() => symmetryProbe(motif.path, TOLERANCE));
   const notes: string[] = [];
@@ -73,7 +82,7 @@ export function composeRules(
   const cameTo = new Map<number, Transforms>();
   const apply = ({ number, prepared }: ActiveRule, index: number) => {
     const after = index === rules.length - 1 ? whole : IDENTITY;
-    const group = groupOf(stage, symmetry, surroundings, notes);
+    const group = groupOf(stage, foot, symmetry, surroundings, notes);
     if (prepared.adjust) {
       const adjusted = prepared.adjust(stage.placements);
       stage = { ...stage, placements: { ...adjusted, matrices: movedMatrices(adjusted.matrices, after) } };
@@ -119,6 +128,7 @@ function placeMarks(applied: readonly AppliedRule[], whole: Matrix): PlacedMark[
 
 function groupOf(
   { placements, shapes }: Stage,
+  foot: Point,
   symmetry: () => SymmetryProbe,
   surroundings: Surroundings,
   told: string[],
@@ -126,6 +136,7 @@ function groupOf(
   return {
     count: placements.count,
     box: once(() => boxOfCopies(shapes, placements)),
+    foot: () => apply(matrixAt(placements.matrices, 0), foot),
     symmetry,
     surroundings,
     note: (words) => {

@@ -52,6 +52,8 @@ export interface Group {
   readonly count: number;
   /** The box of everything the rules before have made, millimetres. */
   box: () => Box;
+  /** Where the first copy's motif has its foot, millimetres. */
+  foot: () => Point;
   /** Whether a map carries the group onto itself. */
   symmetry: () => SymmetryProbe;
   /** The other parts and the sheet. */
@@ -62,7 +64,8 @@ export interface Group {
 
 /** What can be shown and pulled on the ornament, in the space of the group the rule repeats. */
 export type Mark =
-  | { readonly kind: "pivot"; readonly field: string; readonly at: Point }
+  /** A point a rule turns about, and the box of the group in which it may have its place. */
+  | { readonly kind: "pivot"; readonly field: string; readonly at: Point; readonly box: Box }
   | { readonly kind: "fixedPoint"; readonly at: Point }
   | { readonly kind: "radius"; readonly field: string; readonly radii: Point; readonly start: number }
   /** A direction about a point, pulled round it at some distance: the field is the direction less `from`, degrees. */

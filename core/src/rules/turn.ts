@@ -43,7 +43,7 @@ export const turn = defineRule<TurnValues>({
     const { start } = values;
     const marks: Mark[] = [
       { kind: "wedge", pivot: at, from: start - spacing / 2, to: start + spacing / 2 },
-      { kind: "pivot", field: "pivot", at },
+      { kind: "pivot", field: "pivot", at, box: group.box() },
     ];
     if (count > 1) {
       // Where the second copy's direction is: pulled, it sets the angle.

@@ -3,7 +3,7 @@ import type { CopyFormula } from "../fields/copyFormula";
 import { compileFormula } from "../formula/compile";
 import { FormulaError } from "../formula/formulaError";
 import { polar } from "../geometry/point";
-import { multiply, rotation, scaling, translation, type Matrix } from "../geometry/matrix";
+import { multiply, rotation, scaling, translation } from "../geometry/matrix";
 import { COPY_NAMES, copyReader, type CopyName, type CopyValues } from "./copyNames";
 import { carryOn } from "./carried";
 import { defineRule } from "./definition";
@@ -15,6 +15,8 @@ import { RuleTrouble } from "./ruleTrouble";
 export const VARIED = [
   "turn",
   "size",
+  "sizeX",
+  "sizeY",
   "moveX",
   "moveY",
   "moveOut",
@@ -40,6 +42,9 @@ export const vary = defineRule<VaryValues>({
   fields: {
     turn: formula("angle", COPY_NAMES),
     size: formula("factor", COPY_NAMES),
+    /** Along the motif's own axes. */
+    sizeX: formula("factor", COPY_NAMES),
+    sizeY: formula("factor", COPY_NAMES),
     moveX: formula("length", COPY_NAMES),
     moveY: formula("length", COPY_NAMES),
     moveOut: formula("length", COPY_NAMES),
@@ -69,7 +74,7 @@ function carriedOn(field: "rise" | "tiltX" | "tiltY", values: VaryValues, placem
 }
 
 /** What moves copies on the sheet. */
-const MOVING = ["turn", "size", "moveX", "moveY", "moveOut"] as const;
+const MOVING = ["turn", "size", "sizeX", "sizeY", "moveX", "moveY", "moveOut"] as const;
 
 function shares(formula: CopyFormula, field: Varied, placements: Placements): Float64Array {
   const values = copyValues(formula, field, placements);
@@ -111,7 +116,8 @@ function movedCopies(values: VaryValues, placements: Placements): Float64Array {
     const formula = values[field];
     return formula && evaluator(formula, field);
   };
-  const [turn, size, moveX, moveY, moveOut] = [of("turn"), of("size"), of("moveX"), of("moveY"), of("moveOut")];
+  const [turn, size, sizeX, sizeY] = [of("turn"), of("size"), of("sizeX"), of("sizeY")];
+  const [moveX, moveY, moveOut] = [of("moveX"), of("moveY"), of("moveOut")];
   const read = copyReader(placements);
   const matrices = new Float64Array(placements.matrices.length);
   for (let copy = 0; copy < placements.count; copy++) {
@@ -120,7 +126,7 @@ function movedCopies(values: VaryValues, placements: Placements): Float64Array {
     const x = known.x + out.x + (moveX?.(known) ?? 0);
     const y = known.y + out.y + (moveY?.(known) ?? 0);
     const [a, b, c, d] = matrixAt(placements.matrices, copy);
-    const own: Matrix = [a, b, c, d, 0, 0];
+    const own = multiply([a, b, c, d, 0, 0], scaling(sizeX?.(known) ?? 1, sizeY?.(known) ?? 1));
     const changed = multiply(rotation(turn?.(known) ?? 0), multiply(scaling(size?.(known) ?? 1), own));
     layMatrix(matrices, copy, multiply(translation(x, y), changed));
   }

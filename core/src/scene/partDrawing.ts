@@ -1,10 +1,16 @@
 import type { ResolvedPart } from "../design/resolved";
 import { combine } from "../geometry/boolean/boolean";
-import type { Matrix } from "../geometry/matrix";
+import { apply, type Matrix } from "../geometry/matrix";
+import { ORIGIN, type Point } from "../geometry/point";
 import { transformPath, type Path } from "../geometry/path";
 import { movedPiece, pieceOutline, redrawnPiece, type Drawing, type Piece, type Surroundings } from "../motif/drawing";
 import { placedOutline } from "../motif/placedMotif";
 import { wedgeOf, wedgePath } from "./wedge";
+
+/** Where a part's motif has its foot before any rule, millimetres. */
+export function footOf({ motifAt }: Pick<ResolvedPart, "motifAt">): Point {
+  return apply(motifAt, ORIGIN);
+}
 
 /** A part's motif with its cutouts taken from it, at its place, within the wedge if it is trimmed. */
 export function drawPart(part: ResolvedPart, surroundings: Surroundings): Drawing {
@@ -14,7 +20,7 @@ export function drawPart(part: ResolvedPart, surroundings: Surroundings): Drawin
     reshaped(drawn, (path, rule) => (holes.length > 0 ? combine([path, ...holes], "difference", rule) : path)),
     part.motifAt,
   );
-  const wedge = part.join.trimToWedge ? wedgeOf(part.rules, placed.path) : null;
+  const wedge = part.join.trimToWedge ? wedgeOf(part.rules, placed.path, footOf(part)) : null;
   if (!wedge) return placed;
   const limits = wedgePath(wedge, placed.path);
   return reshaped(placed, (path, rule) => combine([path, limits], "intersection", rule));

@@ -1,3 +1,4 @@
+import { footOf } from "./partDrawing";
 import type { ResolvedPart } from "../design/resolved";
 import type { Size } from "../geometry/size";
 import type { Drawing, Surroundings } from "../motif/drawing";
@@ -32,7 +33,7 @@ export function geometryOf(
     path,
     motifAt,
     at,
-    wedge: once(() => wedgeOf(rules, path)),
+    wedge: once(() => wedgeOf(rules, path, footOf(part))),
     links: composed.links,
     tiles: once(() => tilesOf(rules)),
     marks: composed.marks,

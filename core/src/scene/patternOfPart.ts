@@ -1,3 +1,4 @@
+import { footOf } from "./partDrawing";
 import type { ResolvedPart } from "../design/resolved";
 import { reachOfEffects } from "../finish/effects/effects";
 import { growBox, type Box } from "../geometry/box";
@@ -48,7 +49,7 @@ export function patternOf(
       const reach = reachOfEffects(part.finish.effects) + (line ? reachOfLine(line) : 0);
       const laid = laidOver(endless, growBox(box, reach), own);
       const given = new Map(composed.transforms).set(endless.rule, laid.transforms);
-      const whole = composeRules(part.rules, drawing, part.at, around.ofPart, given);
+      const whole = composeRules(part.rules, drawing, part.at, around.ofPart, { given, foot: footOf(part) });
       const unlimited = { ...part, join: { ...part.join, inside: null } };
       const geometry = geometryOf(unlimited, drawing, whole, around);
       // What is joined into one has one paint; what are still copies take their turns.

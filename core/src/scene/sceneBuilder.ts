@@ -10,7 +10,7 @@ import { once } from "../geometry/once";
 import { composeRules, type Composition } from "../rules/compose";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import { prepareForResolved, type Host } from "./needs";
-import { drawPart } from "./partDrawing";
+import { drawPart, footOf } from "./partDrawing";
 import { geometryOf, type Around } from "./partGeometry";
 import { patternOf } from "./patternOfPart";
 import type { PartScene, Scene } from "./scene";
@@ -151,7 +151,7 @@ function computePart(
     onSheet: surroundingsOf(IDENTITY, sheet, sceneOf),
   };
   const known = same?.geometryKey === geometryKey ? same : null;
-  const composed = known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart);
+  const composed = known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: footOf(part) });
   const geometry = known?.scene.geometry ?? geometryOf(part, drawing, composed, around);
   const { id, name, role, visible, blend, solid, cut, stitch } = part;
   const blended = blendedFinish(part, sceneOf);

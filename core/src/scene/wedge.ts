@@ -21,10 +21,11 @@ export interface Wedge {
  * The wedge of a part's first turn about a point, or half of it where the copies are mirrored before
  * across a line through that point: the half the motif is in. Null when the rules leave no wedge.
  */
-export function wedgeOf(rules: readonly ActiveRule[], path: Path): Wedge | null {
+export function wedgeOf(rules: readonly ActiveRule[], path: Path, foot: Point): Wedge | null {
   const group: Group = {
     count: 1,
     box: () => boxOfPath(path),
+    foot: () => foot,
     symmetry: () => NEVER,
     surroundings: NO_SURROUNDINGS,
     note: () => undefined,

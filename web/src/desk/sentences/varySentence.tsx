@@ -13,6 +13,8 @@ interface VariedLabels {
 const WORDS: Readonly<Record<Varied, VariedLabels>> = {
   turn: { words: "turned by", first: "30 * t" },
   size: { words: "sized", first: "1 - 0.5 * t" },
+  sizeX: { words: "as wide as", first: "1 - 0.5 * t" },
+  sizeY: { words: "as long as", first: "1 - 0.5 * t" },
   moveX: { words: "moved across", first: "5 * sin(i * 30)" },
   moveY: { words: "moved down", first: "5 * sin(i * 30)" },
   moveOut: { words: "moved out", first: "4 * mod(i, 2)" },

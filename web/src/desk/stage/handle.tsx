@@ -4,6 +4,7 @@ import { toScreen, toSheet } from "@/paint/view";
 import { arrowMove } from "@/ui/arrows";
 import { pixelOf } from "@/ui/pixelOf";
 import { useDrag } from "@/ui/useDrag";
+import { useAside } from "./fan";
 import { usePicture } from "./pictureContext";
 
 interface HandleProps {
@@ -24,6 +25,7 @@ export function Handle({ label, at, readout, nudge, children, onPull }: HandlePr
   const { view, size } = usePicture();
   const [pulling, setPulling] = useState(false);
   const place = view && size && toScreen(view, size, at);
+  const aside = useAside(place, pulling);
   const drag = useDrag<Point>({
     // What is grasped is how far the pointer is off the handle's own place.
     grasp(event) {
@@ -51,12 +53,13 @@ export function Handle({ label, at, readout, nudge, children, onPull }: HandlePr
       role="button"
       tabIndex={0}
       aria-label={`${label}, ${readout}. Arrow keys move it.`}
-      transform={`translate(${place.x} ${place.y})`}
+      transform={`translate(${place.x + aside.x} ${place.y + aside.y})`}
       className="group pointer-events-auto cursor-move touch-none outline-none"
       {...drag}
       onKeyDown={onKeyDown}
     >
       <title>{label}</title>
+      {(aside.x !== 0 || aside.y !== 0) && <Leader x={-aside.x} y={-aside.y} />}
       <circle r={15} fill="transparent" className="group-focus-visible:stroke-words" strokeWidth={2} />
       {children}
       {pulling && (
@@ -74,5 +77,15 @@ export function Handle({ label, at, readout, nudge, children, onPull }: HandlePr
         </g>
       )}
     </g>
+  );
+}
+
+/** From a handle that stands aside to the place it is for. */
+function Leader({ x, y }: Point) {
+  return (
+    <>
+      <line x2={x} y2={y} stroke="#FFFFFF" strokeWidth={3} />
+      <line x2={x} y2={y} stroke="#2B2140" strokeWidth={1} />
+    </>
   );
 }

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import {
   apply,
   directionOf,
@@ -13,6 +14,7 @@ import { useDesign, useDesk } from "@/store/deskStore";
 import { CrossingMarks } from "./crossingMarks";
 import { DirectionHandle } from "./directionHandle";
 import { FaceBrush } from "./faceBrush";
+import { Fan, FanProvider } from "./fan";
 import { Guides } from "./guides";
 import { MotifHandles } from "./motifHandles";
 import { MotifTools } from "./motifTools";
@@ -42,6 +44,7 @@ export function Marks() {
   const part = design.parts.find(({ id }) => id === chosenId);
   const marks = chosen?.marks ?? NO_MARKS;
   const handled = useRuleHandles(part, marks);
+  const [fan] = useState(() => new Fan());
   if (!report || !view || !size) return null;
   const sheetToScreen = viewMatrix(view, size);
   const screen = (toSheet: Matrix, point: Point) => toScreen(view, size, apply(toSheet, point));
@@ -64,7 +67,7 @@ export function Marks() {
             <FaceBrush part={part} sheetToScreen={sheetToScreen} />
           )}
           {!part.locked && tool === "look" && touching === null && (
-            <>
+            <FanProvider value={fan}>
               {chosen.marks.map((placed, index) => (
                 <HandleOf key={index} part={part} placed={placed} />
               ))}
@@ -73,7 +76,7 @@ export function Marks() {
               ))}
               <MotifHandles part={part.id} owner="motif" motif={part.motif} toSheet={chosen.working} taken={taken} />
               <NestedHandles part={part} toSheet={chosen.working} taken={taken} />
-            </>
+            </FanProvider>
           )}
         </>
       )}

@@ -1,3 +1,4 @@
+import { PivotHere } from "./pivotHere";
 import { useMemo, useRef } from "react";
 import {
   about,
@@ -169,6 +170,7 @@ function ChosenPanel({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<numb
             begin here
           </WordButton>
         )}
+        {single && <PivotHere part={part} at={node} />}
         <WordButton
           onClick={() => {
             commit(removeNodes(paths, chosen), single ? "remove a node" : `remove ${numbers.length} nodes`);

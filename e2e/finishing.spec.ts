@@ -368,6 +368,12 @@ test("work that takes long is told by its part, and stopping it undoes the chang
   await desk.join("faces");
   await expect(page.getByText("Computing “Star” …")).toBeVisible();
   await page.getByRole("button", { name: "Stop and undo" }).click();
+  // The last good picture stays in view while another painter begins.
+  const at = await page.locator("#sheet").boundingBox();
+  for (let look = 0; look < 4; look++) {
+    const seen = PNG.sync.read(await page.screenshot({ clip: at ?? undefined }));
+    expect(countPixels(seen, [0x1e, 0x6f, 0x5c])).toBeGreaterThan(5_000);
+  }
   await expect(page.getByRole("button", { name: "join: apart" })).toBeVisible();
   await desk.ready();
   await expect.poll(async () => differenceOf(await desk.picture(), apart)).toBeLessThan(0.0005);

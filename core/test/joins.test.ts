@@ -1,11 +1,12 @@
+import fc from "fast-check";
 import { beforeAll, describe, expect, test } from "@jest/globals";
-import { areaOfPath, segmentsOf } from "../src/geometry/path";
+import { areaOfPath, segmentsOf, type Path } from "../src/geometry/path";
 import { measurePath } from "../src/geometry/pathLength";
 import { boxOfGeometry, colorAt, readDesign, SceneBuilder, type PartScene } from "../src";
 import { makeSceneJson } from "../src/make/sceneJson";
 import { withGeometryEngine } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
-import { partOf } from "./scenes";
+import { outlinesOf, partOf } from "./scenes";
 import { subjectOf } from "../src/make/subject";
 
 beforeAll(withGeometryEngine);
@@ -190,6 +191,55 @@ describe("cut by and keep inside", () => {
     expect(areaOf(part)).toBeCloseTo(200 * 200, 2);
     const { fill } = part.finish;
     expect(fill && colorAt(fill, part.geometry.placements)(1)).toBe("#00AA00");
+  });
+
+  test("outlines that are only drawn are cut as lines: what is kept inside and what is cut away make up all of them", () => {
+    const lineOf = (join: object, mode: string, motif: object) => {
+      const tool = {
+        id: "tool",
+        role: "tool",
+        motif: { kind: "rectangle", width: 30, height: 90, at: { x: 12, y: 45 } },
+      };
+      const finish = { fill: null, line: { width: 1 } };
+      const drawn = {
+        id: "a",
+        motif,
+        rules: [{ kind: "ring", count: 5, radius: 15 }],
+        finish,
+        join: { mode, ...join },
+      };
+      return outlinesOf(partOf(designWith({ parts: [drawn, tool] }))).flat();
+    };
+    const lengthOf = (path: Path) => path.reduce((sum, run) => sum + measurePath(run).length, 0);
+    const random = fc.record({
+      kind: fc.constantFrom("disc", "polygon", "star", "petal"),
+      at: fc.record({ turn: fc.integer({ min: 0, max: 90 }) }),
+    });
+    fc.assert(
+      fc.property(random, fc.constantFrom("apart", "merge", "evenOdd"), (motif, mode) => {
+        const whole = lineOf({}, mode, motif);
+        const [inside, outside] = [lineOf({ inside: "tool" }, mode, motif), lineOf({ cutBy: ["tool"] }, mode, motif)];
+        expect(Math.abs(lengthOf(inside) + lengthOf(outside) - lengthOf(whole))).toBeLessThan(0.05);
+        expect([...inside, ...outside].some(({ closed }) => !closed)).toBe(true);
+      }),
+      { numRuns: 12 },
+    );
+    const half = partOf(
+      designWith({
+        parts: [
+          {
+            id: "a",
+            motif: { kind: "disc", radius: 20 },
+            finish: { fill: null, line: { width: 1 } },
+            join: { inside: "t" },
+          },
+          { id: "t", role: "tool", motif: { kind: "rectangle", width: 100, height: 50 } },
+        ],
+      }),
+    ).geometry.shapes.flatMap(({ path }) => path);
+    expect(half).toHaveLength(1);
+    expect(half[0]?.closed).toBe(false);
+    expect(lengthOf(half)).toBeCloseTo(Math.PI * 20, 3);
   });
 
   test("copies of a cutter that are mirrored over one another cut once each: 30 × 10 of a square, and keep the same", () => {

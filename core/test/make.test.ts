@@ -1,9 +1,11 @@
-import { describe, expect, test } from "@jest/globals";
+import { beforeAll, describe, expect, test } from "@jest/globals";
+import { decode } from "fast-png";
 import { makeSceneJson } from "../src/make/sceneJson";
 import { decimals } from "../src/geometry/decimals";
 import { FORMATS, formatOf, openDesign, pathData, readEmbeddedDesign } from "../src";
 import { designWith, partDesign } from "./testDesign";
-import { svgOf } from "./making";
+import { pngOf, svgOf } from "./making";
+import { withRasteriser } from "./prepared";
 import { subjectOf } from "../src/make/subject";
 
 const ROSETTE = designWith({
@@ -64,6 +66,16 @@ describe("SVG", () => {
     const hostile = svgOf(designWith({ name: '"><script>alert(1)</script>' }));
     expect(hostile).not.toContain("<script");
     expect(openDesign(hostile).design?.name).toBe('"><script>alert(1)</script>');
+  });
+});
+
+describe("PNG", () => {
+  beforeAll(withRasteriser);
+
+  test("says how large it is: so many pixels a metre", () => {
+    const picture = decode(pngOf(designWith({ sheet: { width: 50, height: 30 } }), 591), { checkCrc: true });
+    expect([picture.width, picture.height]).toEqual([591, 355]);
+    expect(picture.resolution).toEqual({ x: 591 / 0.05, y: Math.round(355 / 0.03), unit: 1 });
   });
 });
 

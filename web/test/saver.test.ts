@@ -60,6 +60,20 @@ describe("a desk that saves itself", () => {
     expect(keeps.at(-1)).toEqual({ name: "two", saved: true });
   });
 
+  test("a change is kept as it is made, and an unbroken pull within a second; it is saved within five", async () => {
+    const { rename, after, keeps, sent } = desk();
+    rename("first");
+    expect(keeps).toEqual([{ name: "first", saved: false }]);
+    for (let moves = 1; moves <= 300; moves++) {
+      await after(50);
+      rename(`pull ${moves}`);
+      const kept = Number(/\d+/.exec(keeps.at(-1)?.name ?? "")?.[0] ?? 0);
+      expect(moves - kept).toBeLessThan(1_000 / 50);
+    }
+    expect(sent.length).toBeGreaterThanOrEqual(2);
+    expect(sent.length).toBeLessThanOrEqual(4);
+  });
+
   test("undone before it rested, nothing is sent", async () => {
     const { rename, after, sent, state, store } = desk();
     rename("one");

@@ -1,5 +1,5 @@
 import { withoutDoubled } from "../geometry/arrangement/lines";
-import { transformPath, type Path } from "../geometry/path";
+import { transformPath } from "../geometry/path";
 import { MOST_FACED, MOST_UNITED } from "../fields/most";
 import { pieceOutline, type Piece } from "../motif/drawing";
 import { copyOutlines, shapeOfCopy } from "../rules/copyOutlines";
@@ -7,7 +7,7 @@ import { matrixAt, type Placements } from "../rules/placements";
 import type { Shape } from "../rules/shapes";
 import { defineJoin, type JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
-import { withinLimits } from "./joinLimits";
+import { cutAs, withinLimits } from "./joinLimits";
 import { filled, lined } from "./pieces";
 import { inPlace } from "./inPlace";
 
@@ -23,16 +23,15 @@ export const apart = defineJoin({
 });
 
 /** Each copy by itself, cut and kept, its number and paint its own; doubled lines once over all. */
-function keptApart(composed: Composed, { limits, dropDoubled }: JoinAsked): JoinedCopies {
+function keptApart(composed: Composed, { limits, dropDoubled, bands }: JoinAsked): JoinedCopies {
   const { placements } = composed;
   const placed = copyOutlines(composed).map((path, copy): Shape => {
     const { pieces } = shapeOfCopy(composed, copy);
     const matrix = matrixAt(placements.matrices, copy);
-    const limited = (outline: Path, rule: Piece["fillRule"]) => withinLimits(outline, limits, rule);
-    if (!pieces) return { path: limited(path, "nonzero"), pieces: null };
+    if (!pieces) return { path: withinLimits(path, limits, cutAs(bands)), pieces: null };
     const cut = pieces.map(({ at: _placed, ...piece }): Piece => {
       const outline = transformPath(pieceOutline({ ...piece, ...(_placed && { at: _placed }) }), matrix);
-      const next = limited(outline, piece.fillRule);
+      const next = withinLimits(outline, limits, piece.fillRule);
       return { ...piece, path: next, fillRule: next === outline ? piece.fillRule : "nonzero" };
     });
     return { path: cut.flatMap((piece) => piece.path), pieces: cut };

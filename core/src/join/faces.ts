@@ -1,3 +1,4 @@
+import { asLine } from "./outlinesAsLines";
 import { at } from "../geometry/at";
 import { choice } from "../fields/choice";
 import { color } from "../fields/color";
@@ -12,7 +13,6 @@ import { fill } from "../finish/fills/fill";
 import { changesWithin, colorsOfPaint, facePainting, type FacePainting, type Paint } from "../finish/paint";
 import { arrange, type Face } from "../geometry/arrangement/arrange";
 import { withoutDoubled } from "../geometry/arrangement/lines";
-import type { Path } from "../geometry/path";
 import { copyOutlines } from "../rules/copyOutlines";
 import type { Shape } from "../rules/shapes";
 import { defineJoin, type JoinAsked } from "./definition";
@@ -102,7 +102,7 @@ function inFaces(composed: Composed, paint: FacePaint, asked: JoinAsked): Joined
     const name = `${orbit}.${at(around, index)}`;
     return { path: withinLimits(face.outline, cut), color: numberOf(face, orbit), name };
   });
-  const lines = withoutDoubled(outlines).flatMap((line) => withinLimits(linesOnly(line), limits));
+  const lines = withoutDoubled(outlines).flatMap((line) => withinLimits(line.map(asLine), limits));
   const shapes: Shape[] = [
     ...colored.map(({ path }) => ({ path, pieces: [filled(path)] })),
     { path: lines, pieces: [lined(lines)] },
@@ -115,16 +115,4 @@ function inFaces(composed: Composed, paint: FacePaint, asked: JoinAsked): Joined
     crossings: null,
     notes: lostColors(composed.shapes),
   };
-}
-
-/** Outlines as lines, so that cutting them leaves no new edges. */
-function linesOnly(path: Path): Path {
-  return path.map(({ closed, coordinates }) => {
-    if (!closed) return { closed, coordinates };
-    const ends = [coordinates.at(-2), coordinates.at(-1)];
-    const returns = ends[0] === coordinates[0] && ends[1] === coordinates[1];
-    const [x = 0, y = 0] = coordinates;
-    const [ex = 0, ey = 0] = ends;
-    return { closed: false, coordinates: returns ? coordinates : [...coordinates, ex, ey, x, y, x, y] };
-  });
 }

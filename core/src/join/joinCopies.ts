@@ -1,7 +1,7 @@
 import type { Bands, JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import type { ResolvedJoin } from "./joinFields";
-import type { JoinLimits } from "./joinLimits";
+import { cutAs, type JoinLimits } from "./joinLimits";
 import { joinOf } from "./list";
 import { withOffsets } from "./offsets";
 
@@ -22,5 +22,6 @@ export function joinCopies(composed: Composed, join: ResolvedJoin, asked: JoinAs
 /** What of a join tells geometries apart. Colours are left out: a new one computes nothing again. */
 export function joinKey(join: ResolvedJoin, bands: Bands): string {
   const { mode, cutBy, inside, dropDoubled, offset } = join;
-  return JSON.stringify([mode, cutBy, inside, dropDoubled, offset, joinOf(mode).geometryKey(join, bands)]);
+  const cut = cutBy.length > 0 || inside !== null ? cutAs(bands) : null;
+  return JSON.stringify([mode, cutBy, inside, dropDoubled, offset, cut, joinOf(mode).geometryKey(join, bands)]);
 }

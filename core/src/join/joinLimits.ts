@@ -4,6 +4,8 @@ import { combine } from "../geometry/boolean/boolean";
 import type { FillRule, Operation } from "../geometry/boolean/operation";
 import { isEmpty } from "../geometry/box";
 import { boxOfPath, type Path } from "../geometry/path";
+import type { Bands } from "./definition";
+import { clipOutlines } from "./outlinesAsLines";
 
 /** The areas that take something away, and the one that keeps; null where there is none. */
 export interface JoinLimits {
@@ -16,21 +18,30 @@ export interface JoinLimits {
 /** Nothing taken, nothing kept. */
 export const NO_JOIN_LIMITS: JoinLimits = { taken: null, kept: null };
 
+/** How an outline is cut: as an area by a rule, or, though it may be closed, as a line. */
+export type CutAs = FillRule | "line";
+
 /** An outline within its limits: areas cut as areas, lines as lines, curves kept. One that no limit divides stays itself. */
-export function withinLimits(path: Path, { taken, kept }: JoinLimits, rule: FillRule = "nonzero"): Path {
-  const left = taken ? divided(path, taken, "outside", rule) : path;
-  return kept ? divided(left, kept, "inside", rule) : left;
+export function withinLimits(path: Path, { taken, kept }: JoinLimits, as: CutAs = "nonzero"): Path {
+  const left = taken ? divided(path, taken, "outside", as) : path;
+  return kept ? divided(left, kept, "inside", as) : left;
 }
 
-function divided(path: Path, limit: Area, keep: "inside" | "outside", rule: FillRule): Path {
+/** Outlines that are only drawn with a line are cut as lines: as areas they would be drawn along the cut, too. */
+export function cutAs({ filled, line }: Bands): CutAs {
+  return !filled && line ? "line" : "nonzero";
+}
+
+function divided(path: Path, limit: Area, keep: "inside" | "outside", as: CutAs): Path {
   const box = boxOfPath(path);
   if (isEmpty(box)) return path;
   if (!limit.bounds(box)) return limit.contains({ x: box.left, y: box.top }) === (keep === "inside") ? path : [];
   const operation: Operation = keep === "inside" ? "intersection" : "difference";
+  if (as === "line") return clipOutlines(path, limit, keep);
   const areas = path.filter(({ closed }) => closed);
   const lines = path.filter(({ closed }) => !closed);
   return [
-    ...(areas.length > 0 ? combine([areas, limit.path], operation, rule) : []),
+    ...(areas.length > 0 ? combine([areas, limit.path], operation, as) : []),
     ...(lines.length > 0 ? clipLines(lines, limit, keep) : []),
   ];
 }

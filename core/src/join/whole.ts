@@ -1,7 +1,7 @@
 import type { Path } from "../geometry/path";
 import type { JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
-import { withinLimits } from "./joinLimits";
+import { cutAs, withinLimits } from "./joinLimits";
 import { lostColors } from "./lostColors";
 import { inPlace } from "./inPlace";
 
@@ -11,9 +11,9 @@ export const isArea = (path: Path) => path.filter(({ closed }) => closed);
 export const isLine = (path: Path) => path.filter(({ closed }) => !closed);
 
 /** Copies that have become one outline on the sheet. */
-export function whole(path: Path, { shapes }: Composed, { limits }: JoinAsked): JoinedCopies {
+export function whole(path: Path, { shapes }: Composed, { limits, bands }: JoinAsked): JoinedCopies {
   const notes = lostColors(shapes);
-  const outline = withinLimits(path, limits);
+  const outline = withinLimits(path, limits, cutAs(bands));
   return {
     shapes: [{ path: outline, pieces: null }],
     placements: inPlace(1),

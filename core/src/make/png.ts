@@ -2,6 +2,7 @@ import { rasterise } from "../engines/rasteriser";
 import type { Box } from "../geometry/box";
 import type { Scene } from "../scene/scene";
 import type { FlatFormat } from "./format";
+import { withPhysicalSize } from "./physicalSize";
 import { svgOfScene } from "./svg/svg";
 
 /** Millimetres an inch. */
@@ -35,7 +36,8 @@ export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<
   // Whole pixels each way: a last row half covered would be a seam.
   const pixels = { width, height: Math.max(1, Math.round((width * down) / across)) };
   const svg = svgOfScene(scene, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels });
-  return rasterise(svg, width, ({ png }) => png());
+  const picture = rasterise(svg, width, ({ png }) => png());
+  return withPhysicalSize(picture, (width / across) * 1_000, (pixels.height / down) * 1_000);
 }
 
 /** The design as a picture. */

@@ -18,9 +18,15 @@ export async function loadDesk(id: string): Promise<DeskStore> {
   const isServers = (mine: Design) => isSame(toFile(mine), toFile(design));
   const { history, saved } = kept;
   if (isServers(history.design)) return lay(history, revision, { kind: "saved" });
-  if (saved) return lay(beginHistory(design), revision, { kind: "saved" });
+  // The server has what this browser did not come to keep: the way back leads to what it kept.
+  if (saved) return lay(leadingOn(history, design), revision, { kind: "saved" });
   // A save whose answer never came back may have landed: then the server has one of our own states.
   const isOurs = kept.revision === revision || history.past.some((step) => isServers(step.design));
   if (isOurs) return lay(history, revision, { kind: "changed" });
   return lay(history, kept.revision, { kind: "conflict", revision });
+}
+
+/** A history that goes on to a design by a step of unknown making. */
+function leadingOn({ design, past }: History, next: Design): History {
+  return { design: next, past: [...past, { label: "what was saved last", design }], future: [] };
 }

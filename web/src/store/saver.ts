@@ -3,10 +3,15 @@ import { ApiError, messageOf } from "@/api/http";
 import type { DeskStore, SaveState } from "./deskStore";
 import type { Kept } from "./keep";
 
-/** A change rests this long before it is saved, milliseconds; a drag saves once, at its end. */
+/** A change rests this long before it is saved, milliseconds; a drag saves once, at its end … */
 const REST = 500;
-/** … and this long before the browser keeps it. */
-const KEEP_REST = 150;
+/** … unless it goes on for longer than this. */
+const LONGEST = 5_000;
+/** The browser keeps a change as it is made, but not more often than this … */
+const KEEP_EVERY = 150;
+/** … and of designs that are slow to keep less often: the hand is held up for a tenth of the time at most. */
+const KEEP_SHARE = 10;
+const KEEP_LONGEST = 1_000;
 /** How long after a failure the next try comes. */
 const RETRY = 4_000;
 
@@ -32,6 +37,10 @@ interface SaverPlaces {
 export class Saver {
   private saveTimer: Timer | undefined;
   private keepTimer: Timer | undefined;
+  /** When the browser last kept the design, and how long that took, milliseconds. */
+  private kept = { at: -Infinity, took: 0 };
+  /** When the first change was made that is not saved yet. */
+  private unsavedSince: number | null = null;
   private isSending = false;
   /** The design the server is known to have; null where that is not known. */
   private saved: Design | null;
@@ -71,12 +80,16 @@ export class Saver {
       if (chosen && state.saveState.kind === "changed") this.saveAfter(0);
       return;
     }
-    clearTimeout(this.keepTimer);
-    this.keepTimer = setTimeout(() => void this.keepNow(), KEEP_REST);
+    this.keepSoon();
     if (state.saveState.kind === "conflict") return;
     const isBack = state.history.design === this.saved;
     if (!this.isSending) this.show({ kind: isBack ? "saved" : "changed" });
-    if (!isBack) this.saveAfter(REST);
+    if (isBack) {
+      this.unsavedSince = null;
+      return;
+    }
+    this.unsavedSince ??= Date.now();
+    this.saveAfter(Math.min(REST, Math.max(0, this.unsavedSince + LONGEST - Date.now())));
   }
 
   private async save(last: boolean): Promise<void> {
@@ -85,6 +98,7 @@ export class Saver {
     const { design } = history;
     if (this.isSending || design === this.saved || saveState.kind === "conflict") return;
     this.isSending = true;
+    this.unsavedSince = null;
     this.show({ kind: "saving" });
     try {
       const next = await this.places.send(id, toFile(design), revision, last);
@@ -110,10 +124,22 @@ export class Saver {
     if (!(error instanceof ApiError) || error.status === 0 || error.status >= 500) this.saveAfter(RETRY);
   }
 
+  /** Keeps the design at once, or as soon as it is its turn again. */
+  private keepSoon(): void {
+    const every = Math.min(KEEP_LONGEST, Math.max(KEEP_EVERY, KEEP_SHARE * this.kept.took));
+    const wait = this.kept.at + every - Date.now();
+    if (wait <= 0) return void this.keepNow();
+    this.keepTimer ??= setTimeout(() => void this.keepNow(), wait);
+  }
+
   private keepNow(): Promise<boolean> {
     clearTimeout(this.keepTimer);
+    this.keepTimer = undefined;
     const { id, history, revision } = this.store.getState();
-    return this.places.keep(id, { history, revision, saved: history.design === this.saved });
+    const at = Date.now();
+    const answer = this.places.keep(id, { history, revision, saved: history.design === this.saved });
+    this.kept = { at, took: Date.now() - at };
+    return answer;
   }
 
   private saveAfter(rest: number): void {

@@ -35,11 +35,15 @@ export function Stage() {
     const canvas = document.createElement("canvas");
     canvas.className = "absolute inset-0 size-full";
     canvas.dataset.testid = "picture";
-    holder.current?.append(canvas);
+    // Below the picture of a painter that was ended, which stays until this one has something to show.
+    holder.current?.prepend(canvas);
     const offscreen = canvas.transferControlToOffscreen();
     void painter.attach(transfer(offscreen, [offscreen]));
-    return () => canvas.remove();
-  }, [painter]);
+    return currency.watch((isCurrent) => {
+      if (!isCurrent) return;
+      while (canvas.nextElementSibling) canvas.nextElementSibling.remove();
+    });
+  }, [painter, currency]);
 
   const measured = useElementSize(frame);
   useEffect(() => {

@@ -111,3 +111,22 @@ test("a gradient: in a line and from a point out, over each copy and over the wh
   for (let step = 0; step < 8; step++) await page.keyboard.press("Control+z");
   await expect.poll(async () => countPixels(await desk.picture(), GREEN) / flat).toBeCloseTo(1, 1);
 });
+
+test("a part joined with the copies: live, and no longer made by itself", async ({ page }) => {
+  const desk = new Maker(page);
+  await desk.begin("disc");
+  await desk.type("radius", "40");
+  await desk.addPart("disc");
+  await desk.type("radius", "9");
+  await desk.addRule("ring");
+  await desk.type("count", "12");
+  await desk.join("merged");
+  await page.getByRole("button", { name: "join a part with them …" }).click();
+  await page.getByRole("menuitem", { name: "Disc", exact: true }).click();
+  await expect(page.getByTitle("No longer joined with Disc")).toBeVisible();
+  const { parts } = await desk.file();
+  expect(parts[0]).toMatchObject({ role: "tool" });
+  expect(parts[1]?.join).toMatchObject({ mode: "merge", with: [parts[0]?.id] });
+  await page.getByTitle("No longer joined with Disc").click();
+  await expect.poll(async () => (await desk.file()).parts[1]?.join).toEqual({ mode: "merge" });
+});

@@ -103,6 +103,7 @@ describe("every operation that keeps copies carries it along", () => {
   const copies = row();
   const resolver = designResolver(() => undefined);
   const asked = {
+    others: [],
     limits: NO_JOIN_LIMITS,
     dropDoubled: true,
     centre: { x: 0, y: 0 },

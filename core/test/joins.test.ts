@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { beforeAll, describe, expect, test } from "@jest/globals";
 import { areaOfPath, segmentsOf, type Path } from "../src/geometry/path";
 import { measurePath } from "../src/geometry/pathLength";
-import { boxOfGeometry, colorAt, readDesign, SceneBuilder, type PartScene } from "../src";
+import { boxOfGeometry, buildScene, colorAt, isStraight, readDesign, SceneBuilder, type PartScene } from "../src";
 import { makeSceneJson } from "../src/make/sceneJson";
 import { withGeometryEngine } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
@@ -155,6 +155,57 @@ describe("faces", () => {
     const [after] = builder.build(partDesign(disc, ring, { join: { mode: "faces", colors: ["#FF0000"] } })).parts;
     expect(after?.geometry).toBe(before?.geometry);
     expect(after?.finish.fill).not.toEqual(before?.finish.fill);
+  });
+});
+
+describe("other parts joined with the copies", () => {
+  const scalloped = (count: number, mode: string, radius = 40) =>
+    designWith({
+      parts: [
+        { id: "disc", role: "tool", motif: { kind: "disc", radius } },
+        {
+          id: "a",
+          motif: { kind: "disc", radius: 8 },
+          rules: [{ kind: "ring", count, radius: 40 }],
+          join: { mode, with: ["disc"] },
+        },
+      ],
+    });
+  const lens = (R: number, r: number, d: number) => {
+    const part = (own: number, other: number) =>
+      own * own * Math.acos((d * d + own * own - other * other) / (2 * d * own));
+    return part(r, R) + part(R, r) - Math.sqrt((-d + r + R) * (d + r - R) * (d - r + R) * (d + r + R)) / 2;
+  };
+
+  test.each([6, 12, 15])("%d discs round a disc are one outline of arcs, whose number stays live", (count) => {
+    const part = partOf(scalloped(count, "merge"), "a");
+    const outside = Math.PI * 64 - lens(40, 8, 40);
+    expect(areaOf(part)).toBeCloseTo(Math.PI * 1600 + count * outside, 0);
+    expect(part.geometry.shapes[0]?.path).toHaveLength(1);
+    expect(part.geometry.shapes[0]?.path.flatMap(segmentsOf).every((segment) => !isStraight(segment))).toBe(true);
+    const holes = partOf(scalloped(count, "evenOdd"), "a");
+    expect(areaOf(holes)).toBeCloseTo(Math.PI * 1600 + count * (Math.PI * 64 - 2 * lens(40, 8, 40)), 0);
+    const { faceOf } = partOf(scalloped(count, "faces"), "a").geometry;
+    expect(faceOf?.filter((name) => name !== null)).toHaveLength(2 * count + 1);
+  });
+
+  test("it is live, and a circle of parts is refused", () => {
+    const builder = new SceneBuilder();
+    const areaWith = (radius: number) => {
+      const design = scalloped(6, "merge", radius);
+      return areaOf(builder.build(design).parts.find(({ id }) => id === "a") ?? partOf(design, "a"));
+    };
+    const [small, large] = [areaWith(40), areaWith(42)];
+    expect(large - small).toBeGreaterThan(300);
+    const { parts } = scalloped(6, "merge");
+    const [disc, ring] = parts;
+    if (!disc || !ring) throw new Error("no parts");
+    const circular = { ...scalloped(6, "merge"), parts: [{ ...disc, join: { ...ring.join, with: ["a"] } }, ring] };
+    expect(
+      buildScene(circular)
+        .problems.map(({ path }) => path)
+        .join(),
+    ).toContain("join.with[0]");
   });
 });
 

@@ -17,6 +17,7 @@ export function usesOf({ motif, cutouts, rules, join }: Follower): Use[] {
     ...motif.uses.map((id) => ({ id, field: "motif" })),
     ...cutouts.flatMap((cutout, index) => cutout.motif.uses.map((id) => ({ id, field: `cutouts[${index}]` }))),
     ...rules.flatMap(({ number, prepared }) => prepared.uses.map((id) => ({ id, field: `rules[${number}]` }))),
+    ...join.with.map((id, index) => ({ id, field: `join.with[${index}]` })),
     ...join.cutBy.map((id, index) => ({ id, field: `join.cutBy[${index}]` })),
     ...(join.inside === null ? [] : [{ id: join.inside, field: "join.inside" }]),
   ].filter(({ id }) => id !== SHEET && id !== "");

@@ -1,6 +1,7 @@
 import type { FieldTable, ResolvedOf } from "../fields/field";
 import type { Paint } from "../finish/paint";
 import type { Point } from "../geometry/point";
+import type { Path } from "../geometry/path";
 import type { LineShape } from "../geometry/strip/lineShape";
 import type { Composed, JoinedCopies } from "./joined";
 import type { JoinLimits } from "./joinLimits";
@@ -19,6 +20,8 @@ export interface JoinAsked {
   readonly limits: JoinLimits;
   /** Whether lines that lie on each other are drawn once. */
   readonly dropDoubled: boolean;
+  /** The areas of other parts that are joined with the copies. */
+  readonly others: readonly Path[];
   /** Where the part's own centre is on the sheet: orbits are numbered from it. */
   readonly centre: Point;
   /** How wide strands are. */
@@ -37,6 +40,8 @@ export interface JoinDefinition<K extends string = string, F extends FieldTable 
   readonly takesOffset: boolean;
   /** Whether lines that lie on each other can be drawn once. */
   readonly takesDoubled: boolean;
+  /** Whether other parts' areas can be joined with the copies. */
+  readonly takesOthers: boolean;
   /** Copies it can join. */
   most: (dropDoubled: boolean) => number;
   /** What of its values and the finish tells two geometries apart; colours are left out. */
@@ -53,6 +58,7 @@ interface JoinParts<K extends string, F extends FieldTable> {
   readonly leavesCopies?: true;
   readonly takesOffset: boolean;
   readonly takesDoubled?: true;
+  readonly takesOthers?: true;
   most: (dropDoubled: boolean) => number;
   geometryKey?: (values: ResolvedOf<F>, bands: Bands) => unknown;
   join: (composed: Composed, values: ResolvedOf<F>, asked: JoinAsked) => JoinedCopies;
@@ -73,6 +79,7 @@ export function defineJoin<const K extends string, F extends FieldTable>(parts: 
     leavesCopies: parts.leavesCopies ?? false,
     takesOffset: parts.takesOffset,
     takesDoubled: parts.takesDoubled ?? false,
+    takesOthers: parts.takesOthers ?? false,
     most: parts.most,
     geometryKey: (values, bands) => parts.geometryKey?.(own(values), bands) ?? null,
     join: (composed, values, asked) => parts.join(composed, own(values), asked),

@@ -10,8 +10,9 @@ export const evenOdd = defineJoin({
   kind: "evenOdd",
   fields: {},
   takesOffset: true,
+  takesOthers: true,
   most: () => MOST_UNITED,
-  join: (composed, _values, asked) => whole(alternating(copyOutlines(composed)), composed, asked),
+  join: (composed, _values, asked) => whole(alternating([...copyOutlines(composed), ...asked.others]), composed, asked),
 });
 
 /** Areas filled where an odd number of them lie. */

@@ -46,6 +46,7 @@ export const faces = defineJoin({
   kind: "faces",
   fields: FIELDS,
   takesOffset: false,
+  takesOthers: true,
   most: () => MOST_FACED,
   geometryKey: ({ paint }) => paint,
   join: (composed, { paint }, asked) => inFaces(composed, paint, asked),
@@ -80,7 +81,7 @@ function paintsIn(fill: Paint | null): readonly (FacePainting | null)[] {
 /** The closed regions of all outlines, each coloured by itself; lines drawn once over them. */
 function inFaces(composed: Composed, paint: FacePaint, asked: JoinAsked): JoinedCopies {
   const { limits } = asked;
-  const outlines = copyOutlines(composed);
+  const outlines = [...copyOutlines(composed), ...asked.others];
   // What keeps also bounds: faces end at its edge.
   const bounding = limits.kept ? [...outlines, limits.kept.path] : outlines;
   const keeper = limits.kept ? outlines.length : -1;

@@ -21,7 +21,7 @@ export function joinCopies(composed: Composed, join: ResolvedJoin, asked: JoinAs
 
 /** What of a join tells geometries apart. Colours are left out: a new one computes nothing again. */
 export function joinKey(join: ResolvedJoin, bands: Bands): string {
-  const { mode, cutBy, inside, dropDoubled, offset } = join;
+  const { mode, with: others, cutBy, inside, dropDoubled, offset } = join;
   const cut = cutBy.length > 0 || inside !== null ? cutAs(bands) : null;
-  return JSON.stringify([mode, cutBy, inside, dropDoubled, offset, cut, joinOf(mode).geometryKey(join, bands)]);
+  return JSON.stringify([mode, others, cutBy, inside, dropDoubled, offset, cut, joinOf(mode).geometryKey(join, bands)]);
 }

@@ -17,6 +17,8 @@ type Together<U> = (U extends unknown ? (member: U) => void : never) extends (al
 /** How a part's copies combine: which way, what limits them, and what each way has of its own. */
 export const JOIN = record({
   mode: choice(JOIN_MODES, "apart"),
+  /** The parts whose areas are joined with the copies, where the way to join makes one of several. */
+  with: list(partName(""), { most: MOST_JOINED }),
   /** The parts whose areas are taken away. */
   cutBy: list(partName(""), { most: MOST_JOINED }),
   /** The part whose area keeps what is in it, or "sheet". */

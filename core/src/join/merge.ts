@@ -10,8 +10,9 @@ export const merge = defineJoin({
   kind: "merge",
   fields: {},
   takesOffset: true,
+  takesOthers: true,
   most: () => MOST_UNITED,
-  join: (composed, _values, asked) => whole(united(copyOutlines(composed)), composed, asked),
+  join: (composed, _values, asked) => whole(united([...copyOutlines(composed), ...asked.others]), composed, asked),
 });
 
 /** The union of areas; lines stay as they are. */

@@ -22,13 +22,15 @@ export function joinedCopies(
   const taken = cutBy.flatMap((id) => onSheet.areaOf(id) ?? []);
   const limits = { taken: taken.length > 0 ? areaWithin(taken) : null, kept: kept && areaWithin(kept) };
   if (!isJoined(join, limits)) return null;
+  const others = joinOf(mode).takesOthers ? join.with.map((id) => onSheet.areaOf(id) ?? []) : [];
   const most = joinOf(mode).most(dropDoubled);
   const { count } = copies.placements;
   if (count > most) {
     const notes = `joins ${count.toLocaleString("en")} copies; at most ${most.toLocaleString("en")} can be joined so`;
     throw new RuleTrouble("join", notes);
   }
-  return joinCopies(copies, join, { limits, dropDoubled, centre: apply(at, ORIGIN), bands: bandsOf(finish) });
+  const centre = apply(at, ORIGIN);
+  return joinCopies(copies, join, { limits, dropDoubled, others, centre, bands: bandsOf(finish) });
 }
 
 /** What of a finish makes copies bands: everything but colours. */

@@ -1,3 +1,4 @@
+import { joinOf } from "../join/list";
 import type { ResolvedPart } from "../design/resolved";
 import { SHEET } from "../fields/partName";
 import { changesWithin, colorAt, isCarriedPaint, overOf, turnsOfPaint, type Paint } from "../finish/paint";
@@ -279,6 +280,7 @@ export function endlessPaint(
 
 /** Why the rest of a part has no period, in words; null where it has one. */
 export function seamOf({ join, finish }: ResolvedPart): string | null {
+  if (joinOf(join.mode).takesOthers && join.with.length > 0) return "another part is joined with it";
   if (join.cutBy.length > 0) return "another part cuts it";
   if (join.inside !== null && join.inside !== SHEET) return "it is kept inside another part";
   if (finish.effects.grain || finish.effects.texture) return "its grain or facets do not repeat";

@@ -18,14 +18,14 @@ import { JOIN_LABELS, labelsOfJoin } from "./ways/list";
 export const JoinSection = memo(function JoinSection({ part, join }: { part: string; join: Join }) {
   const { edit } = useEditing();
   const { report } = usePicture();
-  const { takesOffset, takesDoubled } = JOIN_OF[join.mode];
+  const { takesOffset, takesDoubled, takesOthers } = JOIN_OF[join.mode];
   const { Panel } = labelsOfJoin(join.mode);
   const hasWedge = report?.chosen?.id === part && report.chosen.wedge !== null;
   return (
     <section aria-label="Join">
       <Sentence>
         The copies are <ModeChoice part={part} mode={join.mode} />
-        {Panel && <Panel part={part} join={join} />}.
+        {Panel && <Panel part={part} join={join} />}.{takesOthers && <Others part={part} join={join} />}
         <Limits part={part} join={join} />
         {(hasWedge || join.trimToWedge) && (
           <>
@@ -111,6 +111,25 @@ function Modes({ part }: { part: string }) {
         />
       ))}
     </MenuPictures>
+  );
+}
+
+/** The parts whose areas are joined with the copies. */
+function Others({ part, join }: { part: string; join: Join }) {
+  const { edit } = useEditing();
+  return (
+    <>
+      {join.with.length > 0 && " Joined with them: "}
+      <PartNames
+        part={part}
+        chosen={join.with}
+        trigger={<WordButton>join a part with them …</WordButton>}
+        leaveWords={(name) => `No longer joined with ${name}`}
+        onLeave={(others, name) => edit(setJoin(part, { with: others }, `no longer joined with ${name}`))}
+        onAdd={(id, name) => edit(limitBy(part, id, { with: [...join.with, id] }, `joined with “${name}”`))}
+      />
+      {join.with.length > 0 && "."}
+    </>
   );
 }
 

@@ -1,3 +1,4 @@
+import { decode } from "fast-png";
 import { describe, expect, test } from "@jest/globals";
 import {
   formatOf,
@@ -29,10 +30,18 @@ async function textOf(design: Design, extension: string, options: Partial<MakeOp
 
 const DISC = partDesign({ kind: "disc", radius: 20 }, [{ kind: "step", count: 3, scale: 1.5, move: { x: 9, y: 0 } }]);
 
-const JOINED = {
-  ...DISC,
-  parts: DISC.parts.map((part) => ({ ...part, join: { ...part.join, mode: "merge" as const } })),
-};
+const JOINED = designWith({
+  sheet: { width: 30, height: 30 },
+  parts: [
+    {
+      id: "a",
+      motif: { kind: "disc", radius: 6 },
+      rules: [{ kind: "step", count: 3, scale: 1.5, move: { x: 3, y: 0 } }],
+      join: { mode: "merge" },
+      finish: { glow: {} },
+    },
+  ],
+});
 
 describe("one way to make a file, whoever asks", () => {
   test.each([0.5, 0.1, 0.01])(
@@ -73,7 +82,15 @@ describe("one way to make a file, whoever asks", () => {
 
   test("line art, notes, refusals and what cannot be computed all come back the same way", async () => {
     const glowing = designWith({ parts: [{ id: "a", motif: { kind: "disc" }, finish: { glow: {} } }] });
-    expect(await made(glowing, "svg")).toMatchObject({ notes: [expect.stringContaining("glows at 120 dots")] });
+    expect(await made(glowing, "svg")).toMatchObject({ notes: [expect.stringContaining("glows at 300 dots")] });
+    expect(await made(glowing, "svg", { dpi: 96 })).toMatchObject({
+      notes: [expect.stringContaining("glows at 96 dots")],
+    });
+    const widthAt = async (dpi: number) => {
+      const [, png = ""] = /base64,([^"]+)"/.exec(await textOf(glowing, "svg", { dpi })) ?? [];
+      return decode(Buffer.from(png, "base64")).width;
+    };
+    expect((await widthAt(288)) / (await widthAt(96))).toBeCloseTo(3, 1);
     const lines = await textOf(glowing, "svg", { lineArt: 0.35 });
     expect(lines).toContain('stroke-width="0.35"');
     expect(lines).not.toContain("<image");
@@ -101,7 +118,7 @@ describe("one way to make a file, whoever asks", () => {
         const same = JSON.stringify(usual) === JSON.stringify(changed);
         expect({ extension, name, same }).toEqual({ extension, name, same: !options.includes(name) });
       }
-      expect(kind === "picture" || extension === "print.png").toBe(options.includes("dpi"));
+      expect(["picture", "drawing"].includes(kind) || extension === "print.png").toBe(options.includes("dpi"));
     }
     expect(USUAL_OPTIONS.tolerance).toBeNull();
   });

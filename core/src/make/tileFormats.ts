@@ -2,7 +2,6 @@ import type { Design } from "../design/design";
 import { RULES } from "../rules/list";
 import { changesWithin } from "../finish/paint";
 import type { FlatFormat } from "./format";
-import { IMAGE_DPI } from "./images/effectImages";
 import { hasEffectImages } from "./images/imagesWithin";
 import type { Subject } from "./subject";
 import type { Box } from "../geometry/box";
@@ -53,15 +52,15 @@ export const tileSvg: FlatFormat = {
   extension: "tile.svg",
   mediaType: "image/svg+xml",
   kind: "drawing",
-  options: ["lineArt"],
+  options: ["dpi", "lineArt"],
   needsRasteriser: hasEffectImages,
   offered: isRepeated,
   refuses: (subject) => refusalOf(tileOf(subject)),
   notes: changed,
-  make(subject) {
+  make(subject, { dpi }) {
     const { scene, frame } = tileIn(subject);
     const { name, sheet } = subject.design;
-    return svgOfScene(scene, { title: name, unit: sheet.unit, embed: null, imageDpi: IMAGE_DPI, frame });
+    return svgOfScene(scene, { title: name, unit: sheet.unit, embed: null, imageDpi: dpi, frame });
   },
 };
 

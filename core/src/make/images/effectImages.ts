@@ -19,8 +19,6 @@ interface EffectImages {
 const NO_IMAGES: EffectImages = { under: null, over: null };
 
 const MILLIMETRES_PER_INCH = 25.4;
-/** Dots an inch of the images in files that are vectors otherwise. */
-export const IMAGE_DPI = 120;
 /** Pixels an image may have on its longer side. */
 const MOST_PIXELS = 6_000;
 

@@ -1,9 +1,9 @@
 import type { Matrix } from "../../geometry/matrix";
 import { madeLayers } from "../../scene/made";
 import type { PartScene, Scene } from "../../scene/scene";
-import { effectImages, IMAGE_DPI } from "../images/effectImages";
+import { effectImages } from "../images/effectImages";
 import { hasEffectImages, imagesWithin } from "../images/imagesWithin";
-import type { FlatFormat } from "../format";
+import { USUAL_OPTIONS, type FlatFormat, type MakeOptions } from "../format";
 import type { Subject } from "../subject";
 import type { PlacedRaster } from "../../finish/pools";
 import { newDocument, POINTS } from "./document";
@@ -15,7 +15,10 @@ import { Resources } from "./resources";
  * The design as a PDF of one page at real size. Shadows, grain and the like, and pools, are images in it; the
  * rasteriser must have been loaded for the former.
  */
-export async function makePdf({ design, scene }: Subject): Promise<Uint8Array<ArrayBuffer>> {
+export async function makePdf(
+  { design, scene }: Subject,
+  { dpi }: Pick<MakeOptions, "dpi"> = USUAL_OPTIONS,
+): Promise<Uint8Array<ArrayBuffer>> {
   const { document, PDFName } = await newDocument(design.name);
   const { width, height } = scene.sheet;
   const page = document.addPage([width * POINTS, height * POINTS]);
@@ -23,24 +26,29 @@ export async function makePdf({ design, scene }: Subject): Promise<Uint8Array<Ar
   const resources = new Resources(context);
   // Millimetres about the middle, y down, to points from the lower left corner, y up.
   const toPage: Matrix = [POINTS, 0, 0, -POINTS, (width / 2) * POINTS, (height / 2) * POINTS];
-  const content = [pdfMatrix(toPage), sceneContent(scene, resources, toPage)].join("\n");
+  const content = [pdfMatrix(toPage), sceneContent(scene, resources, toPage, dpi)].join("\n");
   page.node.set(PDFName.of("Contents"), context.register(context.flateStream(content)));
   page.node.set(PDFName.of("Resources"), resources.dictionary());
   return new Uint8Array(await document.save({ useObjectStreams: true }));
 }
 
 /** The operators that paint a scene in the sheet's millimetres. `toPage` takes those to the stream's own space. */
-export function sceneContent(scene: Scene, resources: Resources, toPage: Matrix): string {
+export function sceneContent(scene: Scene, resources: Resources, toPage: Matrix, dpi: number): string {
   return madeLayers(scene)
-    .map((part) => blended(part, resources, toPage, scene))
+    .map((part) => blended(part, resources, toPage, { sheet: scene.sheet, dpi }))
     .join("\n");
 }
 
+/** The sheet, and how finely images within lie on it. */
+interface Imaged extends Pick<Scene, "sheet"> {
+  /** Dots an inch. */
+  readonly dpi: number;
+}
+
 /** A part with what lies under and over it. */
-function layered(part: PartScene, resources: Resources, toPage: Matrix, scene: Scene): string {
-  const { width, height } = scene.sheet;
-  const grid = { dpi: IMAGE_DPI, from: { x: -width / 2, y: -height / 2 } };
-  const { under, over } = effectImages(part, scene, grid);
+function layered(part: PartScene, resources: Resources, toPage: Matrix, { sheet, dpi }: Imaged): string {
+  const grid = { dpi, from: { x: -sheet.width / 2, y: -sheet.height / 2 } };
+  const { under, over } = effectImages(part, { sheet }, grid);
   const laid = (image: PlacedRaster | null, key: string) => {
     if (!image) return [];
     const { left, top, right, bottom } = image.box;
@@ -51,14 +59,14 @@ function layered(part: PartScene, resources: Resources, toPage: Matrix, scene: S
 }
 
 /** A part that blends is a group of its own: its copies blend as one with what is below. */
-function blended(part: PartScene, resources: Resources, toPage: Matrix, scene: Scene): string {
-  if (part.blend === "normal") return layered(part, resources, toPage, scene);
-  const { sheet } = scene;
+function blended(part: PartScene, resources: Resources, toPage: Matrix, imaged: Imaged): string {
+  if (part.blend === "normal") return layered(part, resources, toPage, imaged);
+  const { sheet } = imaged;
   const { context } = resources;
   const name = resources.form(part.id, () => {
     const own = new Resources(context);
     // A form's patterns go by the form's own space, which is the sheet's.
-    const content = layered(part, own, [1, 0, 0, 1, 0, 0], scene);
+    const content = layered(part, own, [1, 0, 0, 1, 0, 0], imaged);
     const stream = context.flateStream(content, {
       Type: "XObject",
       Subtype: "Form",
@@ -83,8 +91,8 @@ export const pdf: FlatFormat = {
   extension: "pdf",
   mediaType: "application/pdf",
   kind: "drawing",
-  options: ["tolerance", "lineArt"],
+  options: ["dpi", "tolerance", "lineArt"],
   needsRasteriser: hasEffectImages,
-  notes: (subject) => [...imagesWithin(subject), ...readOtherwise(subject)],
+  notes: (subject, options) => [...imagesWithin(subject, options), ...readOtherwise(subject)],
   make: makePdf,
 };

@@ -4,7 +4,7 @@ import type { PrintPage } from "../../print/layout";
 import type { Box } from "../../geometry/box";
 import type { Size } from "../../geometry/size";
 import { hasEffectImages } from "../images/imagesWithin";
-import type { PrintFormat, PrintSubject } from "../format";
+import { USUAL_OPTIONS, type PrintFormat, type PrintSubject } from "../format";
 import { newDocument, POINTS } from "../pdf/document";
 import { pdfMatrix, pdfNumbers } from "../pdf/operators";
 import { Resources } from "../pdf/resources";
@@ -23,7 +23,7 @@ export async function makePrintPdf({ design, scene, layout }: PrintSubject): Pro
   const own = new Resources(context);
   const [halfWidth, halfHeight] = [bled.sheet.width / 2, bled.sheet.height / 2];
   // A form's patterns go by the form's own space, which is the sheet's.
-  const content = sceneContent(bled, own, [1, 0, 0, 1, 0, 0]);
+  const content = sceneContent(bled, own, [1, 0, 0, 1, 0, 0], USUAL_OPTIONS.dpi);
   const form = context.register(
     context.flateStream(content, {
       Type: "XObject",

@@ -6,9 +6,9 @@ import type { Box } from "../../geometry/box";
 import { decimals } from "../../geometry/decimals";
 import { DESIGN_NAMESPACE } from "../embedded";
 import type { PlacedRaster } from "../../finish/pools";
-import { effectImages, IMAGE_DPI, type PixelGrid } from "../images/effectImages";
+import { effectImages, type PixelGrid } from "../images/effectImages";
 import { hasEffectImages, imagesWithin } from "../images/imagesWithin";
-import type { FlatFormat } from "../format";
+import { USUAL_OPTIONS, type FlatFormat, type MakeOptions } from "../format";
 import type { Subject } from "../subject";
 import { imageElement } from "../images/placedImage";
 import { escapeText } from "../xml";
@@ -22,13 +22,13 @@ const PLACES = 5;
  * the design itself in the metadata, so that the file opens again as what it came from. Shadows, grain and the like
  * are images in it; the rasteriser must have been loaded for those.
  */
-export function makeSvg({ design, scene }: Subject): string {
+export function makeSvg({ design, scene }: Subject, { dpi }: Pick<MakeOptions, "dpi"> = USUAL_OPTIONS): string {
   const { name, sheet } = design;
   return svgOfScene(scene, {
     title: name,
     unit: sheet.unit,
     embed: writeDesign(design),
-    imageDpi: IMAGE_DPI,
+    imageDpi: dpi,
   });
 }
 
@@ -37,7 +37,7 @@ export const svg: FlatFormat = {
   extension: "svg",
   mediaType: "image/svg+xml",
   kind: "drawing",
-  options: ["tolerance", "lineArt"],
+  options: ["dpi", "tolerance", "lineArt"],
   needsRasteriser: hasEffectImages,
   notes: imagesWithin,
   make: makeSvg,

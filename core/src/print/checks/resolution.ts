@@ -6,7 +6,7 @@ import { definePrintCheck } from "./definition";
 /** Pictures of fewer dots an inch look coarse on paper. */
 const FEWEST = 150;
 /** Dots an inch of the sheet that pictures within files have. */
-const WITHIN = 120;
+const WITHIN = 300;
 
 /** Whether what is printed as pictures, which are shadows, grain and the like, has dots enough at its size. */
 export const resolution = definePrintCheck({

@@ -76,7 +76,7 @@ test("by keys alone: drawn, closed, a node chosen and moved, made smooth, given 
   }
   await desk.keys("Enter");
   expect((await desk.nodes()).map(({ type }) => type)).toEqual(Array(4).fill("symmetric"));
-  await desk.word("nodes between").focus();
+  await desk.word("between, only the new").focus();
   await desk.keys("Enter");
   expect(await desk.nodes()).toHaveLength(8);
   await desk.keys("2");

@@ -150,3 +150,61 @@ test("uneven factors of a step leave its copies square, or skew them, as one wis
   await desk.choose("step axes", "skewed");
   expect((await desk.file()).parts[0]?.rules?.[0]).toMatchObject({ axes: "fixed" });
 });
+
+test("single keys are the desk's again once a number was typed; Escape gives up a pull, and a text", async ({
+  page,
+}) => {
+  const desk = new Maker(page);
+  await desk.begin("petal");
+  await desk.addRule("ring");
+  await desk.type("count", "7");
+  await desk.keys("2");
+  await expect(page.getByRole("button", { name: "Nodes", exact: true, pressed: true })).toBeVisible();
+  await desk.keys("1");
+  await expect(desk.copies("7")).toBeVisible();
+  await desk.number("count").click();
+  await page.getByRole("textbox", { name: "count", exact: true }).fill("11");
+  await desk.keys("Escape");
+  await expect(desk.copies("7")).toBeVisible();
+  const count = await desk.number("count").boundingBox();
+  await page.mouse.move((count?.x ?? 0) + 4, (count?.y ?? 0) + 6);
+  await page.mouse.down();
+  await page.mouse.move((count?.x ?? 0) + 64, (count?.y ?? 0) + 6, { steps: 6 });
+  await expect(desk.copies("7")).toBeHidden();
+  await desk.keys("Escape");
+  await expect(desk.copies("7")).toBeVisible();
+  await page.mouse.move((count?.x ?? 0) + 104, (count?.y ?? 0) + 6, { steps: 3 });
+  await page.mouse.up();
+  await expect(desk.copies("7")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Undo: count \d+ → 7/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Nothing to redo" })).toBeDisabled();
+});
+
+test("by keys from the nodes: a menu at the chosen place; pushed out by a number; a corner cut off comes back", async ({
+  page,
+}) => {
+  const cut = [
+    { x: -40, y: -40 },
+    { x: 20, y: -40 },
+    { x: 40, y: -20 },
+    { x: 40, y: 40 },
+    { x: -40, y: 40 },
+  ];
+  const desk = await drawn(page, cut);
+  await page.locator("#node-layer").focus();
+  await desk.click(20, -40);
+  await page.keyboard.down("Shift");
+  await desk.click(40, -20);
+  await page.keyboard.up("Shift");
+  await desk.keys("m");
+  await expect(page.getByRole("menuitem", { name: "make them corner" })).toBeFocused();
+  await page.keyboard.type("meet");
+  await desk.keys("Enter");
+  await expect(page.locator("#node-layer")).toBeFocused();
+  const near = (x: number, y: number) => expect.objectContaining({ x: expect.closeTo(x, 3), y: expect.closeTo(y, 3) });
+  expect(await desk.nodes()).toEqual([near(-40, -40), near(40, -40), near(40, 40), near(-40, 40)]);
+  await desk.keys("Control+a");
+  await desk.type("push the chosen out", "10");
+  const out = 40 + 10 / Math.SQRT2;
+  expect(await desk.nodes()).toEqual([near(-out, -out), near(out, -out), near(out, out), near(-out, out)]);
+});

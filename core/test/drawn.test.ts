@@ -11,6 +11,11 @@ import {
   drawnOfPath,
   distance,
   everyNth,
+  everyNthOf,
+  grownChoice,
+  meetNodes,
+  pushAlongNormals,
+  pushFrom,
   isStraight,
   joinRuns,
   mendSeams,
@@ -189,6 +194,10 @@ describe("types, handles and segments", () => {
 
 describe("choosing", () => {
   test("every second, every third from the one chosen, round a closed run", () => {
+    expect(everyNthOf([polygon(3, 5), polygon(8, 10)], new Set([1, 4, 5, 6, 7, 9]), 2)).toEqual([1, 4, 6, 9]);
+    expect(grownChoice([polygon(6, 10), { ...polygon(4, 3), closed: false }], new Set([0, 9]))).toEqual([
+      0, 1, 5, 8, 9,
+    ]);
     expect(everyNth([polygon(8, 10)], 3, 2)).toEqual([3, 5, 7, 1]);
     expect(everyNth([polygon(9, 10)], 1, 3)).toEqual([1, 4, 7]);
     expect(everyNth([polygon(3, 5), polygon(6, 10)], 4, 2)).toEqual([4, 6, 8]);
@@ -311,5 +320,43 @@ describe("baking", () => {
       bottom: 0,
     });
     expect(readDesign(design("brim")).problems[0]?.path).toBe("parts[0].motif.paths[0].nodes[1].x");
+  });
+});
+
+describe("nodes are pushed and brought to meet", () => {
+  test("from a point and along normals each moves by as much, straight out", () => {
+    const sides = fc.integer({ min: 3, max: 12 });
+    const by = fc.double({ min: -4, max: 9, noNaN: true });
+    fc.assert(
+      fc.property(sides, by, (count, push) => {
+        const chosen = new Set([0, 2]);
+        for (const pushed of [
+          pushFrom([polygon(count, 10)], chosen, { x: 0, y: 0 }, push),
+          pushAlongNormals([polygon(count, 10)], chosen, push),
+        ]) {
+          pushed[0]?.nodes.forEach(({ x, y }, k) => {
+            expect(Math.hypot(x, y)).toBeCloseTo(chosen.has(k) ? Math.abs(10 + push) : 10, 9);
+          });
+        }
+      }),
+    );
+  });
+
+  test("a corner that was cut off comes back, wherever the run begins; ends of lines meet where they cross", () => {
+    const cut = [corner(0, 0), corner(30, 0), corner(40, 10), corner(40, 40), corner(0, 40)];
+    for (let turn = 0; turn < cut.length; turn++) {
+      const nodes = [...cut.slice(turn), ...cut.slice(0, turn)];
+      const number = (x: number) => nodes.findIndex((own) => own.x === x && own.y === (x === 30 ? 0 : 10));
+      const met = meetNodes([{ closed: true, nodes }], number(30), number(40));
+      const places = met?.[0]?.nodes.map(({ x, y }) => [Number(x.toFixed(9)), Number(y.toFixed(9))]);
+      expect(places).toHaveLength(4);
+      expect(places).toContainEqual([40, 0]);
+    }
+    const lines = [
+      { closed: false, nodes: [corner(0, 0), corner(10, 0)] },
+      { closed: false, nodes: [corner(20, 10), corner(20, 30)] },
+    ];
+    expect(meetNodes(lines, 1, 2)).toEqual([{ closed: false, nodes: [corner(0, 0), corner(20, 0), corner(20, 30)] }]);
+    expect(meetNodes(lines, 0, 1)).toBeNull();
   });
 });

@@ -81,7 +81,10 @@ describe("one way to make a file, whoever asks", () => {
   });
 
   test("line art, notes, refusals and what cannot be computed all come back the same way", async () => {
-    const glowing = designWith({ parts: [{ id: "a", motif: { kind: "disc" }, finish: { glow: {} } }] });
+    const glowing = designWith({
+      sheet: { width: 60, height: 60 },
+      parts: [{ id: "a", motif: { kind: "disc" }, finish: { glow: {} } }],
+    });
     expect(await made(glowing, "svg")).toMatchObject({ notes: [expect.stringContaining("glows at 300 dots")] });
     expect(await made(glowing, "svg", { dpi: 96 })).toMatchObject({
       notes: [expect.stringContaining("glows at 96 dots")],

@@ -5,6 +5,7 @@ import { tinykeys } from "tinykeys";
 import { ApiError, messageOf } from "@/api/http";
 import { DeskProvider, useDesk, useDeskStore } from "@/store/deskStore";
 import { startSaving } from "@/store/saving";
+import { GiveUpProvider } from "@/ui/useDrag";
 import { Waiting } from "@/ui/waiting";
 import { WORKSHOPS } from "@/workshop/workshops";
 import { BottomStrip } from "./bottom/bottomStrip";
@@ -39,9 +40,11 @@ export default function DeskScreen() {
   if (loading.isError) return <NotOpened reason={messageOf(loading.error)} />;
   return (
     <DeskProvider value={loading.data}>
-      <PictureProvider>
-        <Opened />
-      </PictureProvider>
+      <GiveUpProvider value={loading.data.getState().giveUp}>
+        <PictureProvider>
+          <Opened />
+        </PictureProvider>
+      </GiveUpProvider>
     </DeskProvider>
   );
 }

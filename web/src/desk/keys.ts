@@ -141,6 +141,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
 export const NODE_KEYS: readonly { shown: string; words: string }[] = [
   { shown: ". and ,", words: "The next node, the one before" },
   { shown: "Arrows", words: "Move the chosen nodes" },
+  { shown: "M", words: "What can be done to the chosen nodes" },
   { shown: "Ctrl A", words: "Choose all nodes" },
   { shown: "Delete", words: "Remove the chosen nodes" },
   { shown: "Ctrl while pulling", words: "Hold snapping off" },

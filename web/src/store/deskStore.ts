@@ -4,7 +4,7 @@ import { createStore, useStore } from "zustand";
 import type { AtHand } from "./atHand";
 import { applyEdit, type Edit } from "./edit";
 import { EMPTY_HAND, NOTHING_IN_HAND, type Hand } from "./hand";
-import { make, redo, settle, undo, type History } from "./history";
+import { givenUp, make, redo, settle, undo, type History } from "./history";
 
 /** How the design on the desk stands to the one on disk. */
 export type SaveState =
@@ -33,6 +33,8 @@ export interface DeskState {
   rehearse: (act: () => void) => readonly Edit[];
   edit: (edit: Edit) => void;
   undo: () => void;
+  /** What a gesture has done so far is undone, and cannot be redone. */
+  giveUp: (gesture: string) => void;
   /** The last step stands: what comes next is a step of its own. */
   settle: () => void;
   redo: () => void;
@@ -82,6 +84,7 @@ export function createDeskStore(id: string, history: History, revision: number, 
         else go((current) => make(current, edit));
       },
       undo: () => go(undo),
+      giveUp: (gesture) => go((current) => givenUp(current, gesture)),
       settle: () => go(settle),
       redo: () => go(redo),
       choose(chosen) {

@@ -44,6 +44,13 @@ export function settle(history: History): History {
   return { ...history, past: [...history.past.slice(0, -1), step] };
 }
 
+/** The history without what a gesture has done, if that was the last step. */
+export function givenUp(history: History, gesture: string): History {
+  const last = history.past.at(-1);
+  if (!last?.gesture?.includes(gesture)) return history;
+  return { ...history, design: last.design, past: history.past.slice(0, -1) };
+}
+
 export function undo({ design, past, future }: History): History {
   const step = past.at(-1);
   if (!step) return { design, past, future };

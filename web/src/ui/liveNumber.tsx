@@ -50,6 +50,8 @@ export function LiveNumber(props: LiveNumberProps) {
   const opened = useRef(0);
   /** Whether the focus comes back to it as soon as typing has ended. */
   const returns = useRef(false);
+  /** A number was typed and taken: single keys are the desk's again, until it is turned to anew. */
+  const taken = useRef(false);
   /** Whether typing began with a digit of its own, which the next ones go on from. */
   const begun = useRef(false);
   const shownTrouble = refused ?? trouble ?? null;
@@ -93,11 +95,14 @@ export function LiveNumber(props: LiveNumberProps) {
       return close(focus);
     }
     const outcome = props.onType(typing.trim());
-    if ("trouble" in outcome) setRefused(outcome.trouble);
-    else close(focus);
+    if ("trouble" in outcome) return setRefused(outcome.trouble);
+    taken.current = true;
+    close(focus);
   };
 
   const onKeyDown = (event: KeyboardEvent) => {
+    if (taken.current && /^[\d.(=-]$/.test(event.key)) return;
+    taken.current = false;
     const direction = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
     if (direction !== undefined && pullable) {
       event.preventDefault();
@@ -172,6 +177,7 @@ export function LiveNumber(props: LiveNumberProps) {
       aria-invalid={shownTrouble !== null}
       title={hintOf(pullable, formula, follows)}
       onFocus={props.onTouched}
+      onBlur={() => (taken.current = false)}
       onKeyDown={onKeyDown}
       {...drag}
       className={`touch-none rounded px-0.5 font-mono text-[14px] select-none hover:bg-live-ground aria-invalid:decoration-wavy ${

@@ -1,43 +1,29 @@
-import { PivotHere } from "./pivotHere";
-import { useMemo, useRef } from "react";
+import { useMemo } from "react";
 import {
-  about,
-  addBetween,
-  chosenSegments,
   countNodes,
-  cutOpen,
-  everyNth,
   invert,
-  joinRuns,
-  meanOf,
   mendSeams,
   nodeAt,
   nodeSymmetries,
   NODE_TYPES,
-  removeNodes,
-  rotation,
-  scaling,
   seamMisses,
   setNodeType,
-  transformNodes,
   mapNodes,
   apply,
-  type DrawnPath,
   type Matrix,
   type NodeType,
-  type Point,
   type PlacedMark,
   type SeamLine,
 } from "@twin-petal/core";
 import { useDesk, useDeskStore, useEditing } from "@/store/deskStore";
-import { setField } from "@/store/edits/rules";
 import { Choice } from "@/ui/choice";
-import { LiveNumber } from "@/ui/liveNumber";
 import { Sentence } from "@/ui/sentence";
 import { BoundNumber } from "../../fields/boundNumber";
 import { WordButton } from "../../fields/wordButton";
 import { useLengthReadout } from "../../stage/useLengthReadout";
 import { useRested } from "@/ui/useRested";
+import { nodeActions } from "../../stage/nodes/nodeActions";
+import { ReshapeChosen } from "./reshapeChosen";
 import { useDrawn, type Drawn } from "../../stage/nodes/useDrawn";
 import { usePicture } from "../../stage/pictureContext";
 
@@ -81,23 +67,18 @@ export function DrawnPanel() {
 }
 
 function ChosenPanel({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<number> }) {
-  const { paths, commit, reshape, part } = drawn;
+  const { paths, reshape } = drawn;
   const { setHand } = useDeskStore().getState();
   const { edit } = useEditing();
+  const { report } = usePicture();
   const numbers = [...chosen];
-  const [first = 0, second] = numbers;
+  const [first = 0] = numbers;
   const node = nodeAt(paths, first);
   if (!node) return null;
   const single = numbers.length === 1;
   const types = new Set(numbers.map((number) => nodeAt(paths, number)?.type));
-  const segments = chosenSegments(paths, chosen);
   const choose = (next: Iterable<number>) => setHand({ nodes: new Set(next), tool: "nodes" });
-  const between = () => {
-    const { paths: next, added } = addBetween(paths, segments);
-    commit(next, segments.length === 1 ? "a node between" : `${added.length} nodes between`);
-    choose(added);
-  };
-  const joined = second === undefined ? null : joinRuns(paths, first, second);
+  const actions = nodeActions({ drawn, chosen, report: report?.chosen ?? null, choose, edit });
   const set = (axis: "x" | "y", value: number, change: string, gesture?: string) =>
     reshape(
       paths,
@@ -138,105 +119,16 @@ function ChosenPanel({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<numb
             reshape(paths, setNodeType(paths, chosen, type), chosen, `make ${single ? "it" : "them"} ${type}`)
           }
         />
-        {single ? " one." : "."} {!single && <TurnAndScale drawn={drawn} chosen={chosen} />}
+        {single ? " one." : "."} <ReshapeChosen drawn={drawn} chosen={chosen} />
       </Sentence>
       <p className="-mx-1 flex flex-wrap gap-y-1 pb-1">
-        {segments.length > 0 && <WordButton onClick={between}>nodes between</WordButton>}
-        {single &&
-          [2, 3, 4].map((n) => (
-            <WordButton key={n} onClick={() => choose(everyNth(paths, first, n))}>
-              every {n === 2 ? "second" : n === 3 ? "third" : "fourth"}
-            </WordButton>
-          ))}
-        {joined && (
-          <WordButton
-            onClick={() => {
-              commit(joined, "join two ends");
-              choose([]);
-            }}
-          >
-            join them
+        {actions.map(({ words, act }) => (
+          <WordButton key={words} onClick={act}>
+            {words}
           </WordButton>
-        )}
-        {single && (
-          <WordButton onClick={() => commit(cutOpen(paths, first), "cut the outline open")}>cut open here</WordButton>
-        )}
-        {single && (
-          <WordButton
-            onClick={() =>
-              edit(setField(part.id, "motif", "start", first === 0 ? undefined : first, "begin the outline here"))
-            }
-          >
-            begin here
-          </WordButton>
-        )}
-        {single && <PivotHere part={part} at={node} />}
-        <WordButton
-          onClick={() => {
-            commit(removeNodes(paths, chosen), single ? "remove a node" : `remove ${numbers.length} nodes`);
-            choose([]);
-          }}
-        >
-          remove
-        </WordButton>
-        <WordButton onClick={() => choose([])}>choose none</WordButton>
+        ))}
       </p>
     </div>
-  );
-}
-
-/** Turns and scales the chosen nodes about their middle; the numbers fall back, as the change is made. */
-function TurnAndScale({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<number> }) {
-  const { paths, reshape } = drawn;
-  const middle = useMemo(
-    () => meanOf([...chosen].map((number) => nodeAt(paths, number)).filter((node) => node !== null)),
-    [paths, chosen],
-  );
-  const begun = useRef<{ gesture: string; paths: readonly DrawnPath[]; middle: Point } | null>(null);
-  /** A pull is counted from where it began; single changes from where the nodes are. */
-  const change = (matrix: Matrix, label: string, gesture?: string) => {
-    const goesOn = gesture !== undefined && !gesture.endsWith("keys");
-    if (goesOn && begun.current?.gesture !== gesture) begun.current = { gesture, paths, middle };
-    const from = goesOn && begun.current ? begun.current : { paths, middle };
-    const next = transformNodes(from.paths, chosen, about(from.middle, matrix));
-    reshape(from.paths, next, chosen, label, gesture);
-  };
-  const type = (text: string, make: (value: number) => void) => {
-    const value = Number(text.replace(",", "."));
-    if (!Number.isFinite(value) || value === 0) return { trouble: "must be a number other than 0" };
-    make(value);
-    return { ok: true } as const;
-  };
-  const shared = { whole: false, pullable: true, onDefault: () => undefined } as const;
-  return (
-    <>
-      Turn them{" "}
-      <LiveNumber
-        {...shared}
-        label="turn the chosen"
-        value={0}
-        text="0"
-        unit="°"
-        step={1}
-        min={-360}
-        max={360}
-        onChange={(angle, gesture) => change(rotation(angle), "turn the chosen nodes", gesture)}
-        onType={(text) => type(text, (angle) => change(rotation(angle), `turn the chosen nodes by ${angle}°`))}
-      />
-      , scale them{" "}
-      <LiveNumber
-        {...shared}
-        label="scale the chosen"
-        value={1}
-        text="1"
-        step={0.01}
-        min={0.01}
-        max={100}
-        onChange={(factor, gesture) => change(scaling(factor), "scale the chosen nodes", gesture)}
-        onType={(text) => type(text, (factor) => change(scaling(factor), `scale the chosen nodes by ${factor}`))}
-      />
-      .
-    </>
   );
 }
 

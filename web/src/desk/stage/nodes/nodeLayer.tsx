@@ -26,6 +26,8 @@ import type { SnapPoint } from "../snap/snap";
 import { useSurface } from "../surface";
 import { GRASP, graspAt } from "./grasp";
 import { Handles, Middles, NodeMark, turnsOf } from "./nodeMarks";
+import { nodeActions, typeActions } from "./nodeActions";
+import { NodeMenu } from "./nodeMenu";
 import { nearestOnPath } from "./nearestOnPath";
 import { useDrawn, type Drawn } from "./useDrawn";
 
@@ -64,6 +66,9 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   const { setHand } = store.getState();
   const [readout, setReadout] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
   const [loop, setLoop] = useState<readonly Point[]>([]);
+  /** Where the menu of what can be done is open, pixels of the window. */
+  const [menu, setMenu] = useState<Point | null>(null);
+  const { report } = usePicture();
   const all = paths.flatMap((run) => run.nodes);
   const turns = turnsOf(paths, surface.screen);
 
@@ -76,6 +81,12 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   };
   const others = (moving: ReadonlySet<number>): SnapPoint[] =>
     all.flatMap((node, number) => (moving.has(number) ? [] : [{ at: node, words: "node" }]));
+
+  const hands = {
+    ...{ drawn, chosen, report: report?.chosen ?? null },
+    choose: (nodes: Iterable<number>) => setHand({ nodes: new Set(nodes) }),
+    edit: store.getState().edit,
+  };
 
   const drag = useDrag<Grasped>({
     grasp(event) {
@@ -132,9 +143,10 @@ function Nodes({ drawn }: { drawn: Drawn }) {
           setLoop([...grasped.points]);
       }
     },
-    onEnd(grasped, moved, event) {
+    onEnd(grasped, moved, event, isGivenUp) {
       setReadout(null);
       setLoop([]);
+      if (isGivenUp) return;
       if (grasped.kind === "loop") {
         const inside = moved ? nodesInside(paths, grasped.points.map(surface.motif)) : [];
         setHand({ nodes: new Set([...(event.shiftKey ? chosen : []), ...inside]) });
@@ -170,6 +182,11 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       setHand({ nodes: new Set() });
     } else if (event.key === "a" && (event.ctrlKey || event.metaKey)) {
       setHand({ nodes: new Set(all.keys()) });
+    } else if (event.key === "m" && chosen.size > 0) {
+      const node = nodeAt(paths, [...chosen][0] ?? 0);
+      const box = event.currentTarget.closest("svg")?.getBoundingClientRect();
+      const at = node && surface.screen(node);
+      if (at && box) setMenu({ x: box.left + at.x, y: box.top + at.y });
     } else if (event.key === "Escape" && chosen.size > 0) {
       setHand({ nodes: new Set() });
     } else return;
@@ -182,7 +199,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       role="application"
       tabIndex={0}
       id="node-layer"
-      aria-label={`Nodes of ${part.name}: ${all.length}, ${chosen.size} chosen. Full stop and comma go from node to node, arrow keys move the chosen.`}
+      aria-label={`Nodes of ${part.name}: ${all.length}, ${chosen.size} chosen. Full stop and comma go from node to node, arrow keys move the chosen, M tells what can be done to them.`}
       className="pointer-events-auto touch-none outline-none"
       onKeyDown={onKeyDown}
       onDoubleClick={onDoubleClick}
@@ -225,6 +242,11 @@ function Nodes({ drawn }: { drawn: Drawn }) {
         />
       )}
       {readout && <PointerPanel {...readout} />}
+      <NodeMenu
+        at={menu}
+        actions={menu ? [...typeActions(hands), ...nodeActions(hands)] : []}
+        onClose={() => setMenu(null)}
+      />
     </g>
   );
 }

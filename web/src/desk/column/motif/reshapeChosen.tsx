@@ -1,0 +1,139 @@
+import { useRef, useState } from "react";
+import {
+  about,
+  meanOf,
+  nodeAt,
+  pushAlongNormals,
+  pushFrom,
+  rotation,
+  scaling,
+  transformNodes,
+  type DrawnPath,
+  type Point,
+} from "@twin-petal/core";
+import { Choice } from "@/ui/choice";
+import { LiveNumber } from "@/ui/liveNumber";
+import { usePicture } from "../../stage/pictureContext";
+import { pivotOf } from "../../stage/nodes/nodeActions";
+import type { Drawn } from "../../stage/nodes/useDrawn";
+
+type About = "middle" | "pivot";
+
+interface Reshaped {
+  /** The runs as they were before the hand took hold. */
+  readonly paths: readonly DrawnPath[];
+  /** What is turned and scaled about. */
+  readonly about: Point;
+}
+
+/** Turns, scales and pushes the chosen nodes; the numbers fall back, as the change is made. */
+export function ReshapeChosen({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<number> }) {
+  const { paths, reshape } = drawn;
+  const [place, setPlace] = useState<About>("middle");
+  const pivot = pivotOf(usePicture().report?.chosen ?? null);
+  const middle = meanOf([...chosen].map((number) => nodeAt(paths, number)).filter((node) => node !== null));
+  const centre = place === "pivot" && pivot ? pivot : middle;
+  const begun = useRef<(Reshaped & { readonly gesture: string }) | null>(null);
+  /** A pull is counted from where it began; single changes from where the nodes are. */
+  const change = (next: (from: Reshaped) => DrawnPath[], label: string, gesture?: string) => {
+    const goesOn = gesture !== undefined && !gesture.endsWith("keys");
+    if (goesOn && begun.current?.gesture !== gesture) begun.current = { gesture, paths, about: centre };
+    const from = goesOn && begun.current ? begun.current : { paths, about: centre };
+    reshape(from.paths, next(from), chosen, label, gesture);
+  };
+  const ways = [
+    {
+      label: "turn the chosen",
+      words: "Turn",
+      ...{ value: 0, unit: "°", step: 1, min: -360, max: 360 },
+      make: (by: number) => (from: Reshaped) => transformNodes(from.paths, chosen, about(from.about, rotation(by))),
+    },
+    {
+      label: "scale the chosen",
+      words: ", scale",
+      ...{ value: 1, unit: "", step: 0.01, min: 0.01, max: 100 },
+      make: (by: number) => (from: Reshaped) => transformNodes(from.paths, chosen, about(from.about, scaling(by))),
+    },
+  ];
+  const pushes = [
+    {
+      label: "push the chosen out",
+      words: pivot ? "Push them out from the pivot by" : "Push them out from the foot by",
+      ...{ value: 0, unit: " mm", step: 0.5, min: -1_000, max: 1_000 },
+      make: (by: number) => (from: Reshaped) => pushFrom(from.paths, chosen, pivot ?? { x: 0, y: 0 }, by),
+    },
+    {
+      label: "push along normals",
+      words: ", along their normals by",
+      ...{ value: 0, unit: " mm", step: 0.5, min: -1_000, max: 1_000 },
+      make: (by: number) => (from: Reshaped) => pushAlongNormals(from.paths, chosen, by),
+    },
+  ];
+  const set =
+    (make: (by: number) => (from: Reshaped) => DrawnPath[]) => (by: number, label: string, gesture?: string) =>
+      change(make(by), label, gesture);
+  return (
+    <>
+      {chosen.size > 1 && ways.map(({ make, ...way }) => <FallingNumber key={way.label} {...way} onSet={set(make)} />)}
+      {chosen.size > 1 && pivot && (
+        <>
+          {" "}
+          about{" "}
+          <Choice
+            label="turned about"
+            value={place}
+            choices={[
+              { value: "middle", words: "their middle" },
+              { value: "pivot", words: "the pivot" },
+            ]}
+            onChange={setPlace}
+          />
+        </>
+      )}
+      {chosen.size > 1 && ". "}
+      {pushes.map(({ make, ...way }) => (
+        <FallingNumber key={way.label} {...way} onSet={set(make)} />
+      ))}
+      .
+    </>
+  );
+}
+
+interface FallingNumberProps {
+  readonly label: string;
+  readonly words: string;
+  /** What it falls back to. */
+  readonly value: number;
+  readonly unit: string;
+  readonly step: number;
+  readonly min: number;
+  readonly max: number;
+  onSet: (by: number, label: string, gesture?: string) => void;
+}
+
+/** A number that does something and falls back. */
+function FallingNumber({ label, words, value, onSet, ...limits }: FallingNumberProps) {
+  return (
+    <>
+      {words}{" "}
+      <LiveNumber
+        label={label}
+        value={value}
+        text={String(value)}
+        {...limits}
+        whole={false}
+        pullable
+        onDefault={() => undefined}
+        onChange={(by, gesture) => onSet(by, label, `${label}/${gesture}`)}
+        onType={(text) => {
+          const by = Number(text.replace(",", "."));
+          if (!Number.isFinite(by) || by < limits.min || by > limits.max) {
+            return { trouble: `must be a number from ${limits.min} to ${limits.max}` };
+          }
+          onSet(by, `${label} by ${by}`);
+          return { ok: true };
+        }}
+      />
+    </>
+  );
+}

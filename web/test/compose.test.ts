@@ -82,7 +82,7 @@ describe("composing the sheet", () => {
         part("b", { join: { cutBy: ["a"], inside: "a" }, rules: [{ kind: "scatter", avoid: ["a"] }] }),
       ],
     });
-    const after = applyEdit(design, removePart(first(design)));
+    const after = applyEdit(design, removePart(design, first(design)));
     expect(first(after).join).toMatchObject({ cutBy: [], inside: null });
     expect(first(after).rules[0]?.avoid).toEqual([]);
   });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { emptyDesign } from "@twin-petal/core";
-import { beginHistory, make, redo, undo } from "@/store/history";
+import { beginHistory, givenUp, make, redo, undo } from "@/store/history";
 import { addNumber, removeNumber, renameNumber, setNumber, numberUses } from "@/store/edits/numbers";
 import { addPart, movePart, partEdit, removePart } from "@/store/edits/parts";
 import { addRule, moveRule, setField } from "@/store/edits/rules";
@@ -13,6 +13,10 @@ const rename = (name: string, gesture?: string) => ({
   },
 });
 
+const makeMoved = (from: ReturnType<typeof beginHistory>) =>
+  ["b", "c"].reduce((history, name) => make(history, { ...rename(name, "pull"), label: "move a node" }), from).past[0]
+    ?.label;
+
 describe("history", () => {
   const begun = beginHistory(emptyDesign("a"));
 
@@ -21,6 +25,22 @@ describe("history", () => {
     expect(pulled.past).toHaveLength(1);
     expect(undo(pulled).design.name).toBe("a");
     expect(make(pulled, rename("e", "another")).past).toHaveLength(2);
+  });
+
+  test("a gesture is named by its first value and its last", () => {
+    const scrub = ["count 8 → 9", "count 9 → 10", "count 10 → 13"].reduce(
+      (history, label) => make(history, { ...rename(label, "scrub"), label }),
+      begun,
+    );
+    expect(scrub.past.map(({ label }) => label)).toEqual(["count 8 → 13"]);
+    expect(makeMoved(begun)).toBe("move a node");
+  });
+
+  test("a gesture that is given up leaves nothing behind, not even a way forward", () => {
+    const before = make(begun, rename("b"));
+    const pulled = ["c", "d"].reduce((history, name) => make(history, rename(name, "a/drag-1")), before);
+    expect(givenUp(pulled, "drag-1")).toEqual({ ...before, future: [] });
+    expect(givenUp(before, "drag-1")).toBe(before);
   });
 
   test("redo goes forward again until something else is done; an edit that changes nothing is no step", () => {
@@ -39,12 +59,32 @@ describe("edits", () => {
   const second = addPart(one.design, "petal");
   const two = make(one, second.edit);
 
+  test("names of new parts differ, and removing one that cuts or keeps says whom", () => {
+    expect(two.design.parts.map(({ name }) => name)).toEqual(["Petal", "Petal 2"]);
+    const cut = make(
+      two,
+      partEdit(second.id, "cut", ({ join }) => void join.cutBy.push(first.id)),
+    );
+    const [cutter] = cut.design.parts;
+    if (!cutter) throw new Error("no part");
+    const removed = make(cut, removePart(cut.design, cutter));
+    expect(removed.past.at(-1)?.label).toBe("remove “Petal”, which cut or kept “Petal 2”");
+    expect(removed.design.parts[0]?.join.cutBy).toEqual([]);
+  });
+
+  test("a second reflect begins square to the first", () => {
+    const once = make(one, addRule(one.design, first.id, "reflect"));
+    const twice = make(once, addRule(once.design, first.id, "reflect"));
+    const [mirror, square] = twice.design.parts[0]?.rules ?? [];
+    expect(Number(square?.["angle"] ?? 0) - Number(mirror?.["angle"] ?? 0)).toBe(90);
+  });
+
   test("parts get ids of their own, move in the stack and go", () => {
     expect(two.design.parts.map(({ id }) => id)).toEqual(["petal", "petal-2"]);
     const [bottom] = two.design.parts;
     if (!bottom) throw new Error("no part");
     expect(make(two, movePart(bottom, 1)).design.parts.map(({ id }) => id)).toEqual(["petal-2", "petal"]);
-    expect(make(two, removePart(bottom)).design.parts).toHaveLength(1);
+    expect(make(two, removePart(two.design, bottom)).design.parts).toHaveLength(1);
     expect(
       make(
         two,

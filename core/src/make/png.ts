@@ -7,6 +7,8 @@ import { svgOfScene } from "./svg/svg";
 
 /** Millimetres an inch. */
 export const MILLIMETRES_PER_INCH = 25.4;
+/** Resolutions pictures are offered at: for a screen, a proof, a print, a fine print. Dots an inch. */
+export const RESOLUTIONS = [96, 150, 300, 600] as const;
 /** Pixels a picture may have on its longer side. */
 export const MOST_PIXELS = 16_384;
 
@@ -20,7 +22,8 @@ export function tooManyPixels(millimetres: number, dpi: number): string | null {
   const pixels = pixelsOf(millimetres, dpi);
   if (pixels <= MOST_PIXELS) return null;
   const most = Math.floor((MOST_PIXELS / pixels) * dpi);
-  return `at ${dpi} dpi the picture would be ${pixels} pixels long; at most ${MOST_PIXELS} can be made: use ${most} dpi or less`;
+  const offered = RESOLUTIONS.filter((own) => own <= most).at(-1) ?? most;
+  return `at ${dpi} dpi the picture would be ${pixels} pixels long; at most ${MOST_PIXELS} can be made: use ${offered} dpi`;
 }
 
 /** The scene as a PNG, `width` pixels across. The rasteriser must have been loaded. */

@@ -135,6 +135,8 @@ export interface RuleDefinition {
   readonly fields: FieldTable;
   /** What a new one has set beside its defaults. */
   readonly first: FieldChanges;
+  /** What a new one has set besides, where a part has such a rule already: the last of them is given. */
+  again: (before: StoredFields) => FieldChanges;
   /** Whether it may go on for ever. */
   readonly isEndless: boolean;
   /** The field that names another part, without which it does nothing; null for rules that stand alone. */
@@ -147,6 +149,7 @@ interface RuleParts<T> {
   readonly kind: string;
   readonly fields: FieldsOf<T>;
   readonly first?: FieldChanges;
+  again?: (before: StoredFields) => FieldChanges;
   readonly leads?: string;
   copies: (values: T) => number;
   transforms: (values: T, group: Group) => Transforms;
@@ -174,6 +177,7 @@ export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinitio
     kind: parts.kind,
     fields: { ...parts.fields },
     first: parts.first ?? {},
+    again: (before) => parts.again?.(before) ?? {},
     isEndless: parts.repeat !== undefined,
     leads: parts.leads ?? null,
     prepare(stored, resolver, path) {

@@ -9,6 +9,9 @@ import { TOLERANCE } from "../geometry/tolerance";
 import { defineRule } from "./definition";
 import { packMatrices } from "./pack";
 
+const SQUARE = 90;
+const HALF_TURN = 180;
+
 /** The group and its mirror image across a line, slid along the line when there is a glide. */
 export const reflect = defineRule({
   kind: "reflect",
@@ -21,6 +24,8 @@ export const reflect = defineRule({
     /** How far the image slides along the line, in its direction. */
     glide: number("length", 0),
   },
+  // A second mirror stands square to the first.
+  again: ({ angle = 0 }) => (typeof angle === "number" ? { angle: (angle + SQUARE) % HALF_TURN } : {}),
   copies: ({ keep }) => (keep ? 2 : 1),
   transforms({ angle, through, keep, glide }, group) {
     const slide = polar(glide, angle);

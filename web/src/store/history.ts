@@ -28,12 +28,20 @@ export function make(history: History, edit: Edit): History {
   const last = history.past.at(-1);
   const goesOn = edit.gesture !== undefined && last?.gesture === edit.gesture && history.future.length === 0;
   const step: Step = {
-    label: edit.label,
+    label: goesOn ? spanning(last.label, edit.label) : edit.label,
     design: goesOn ? last.design : history.design,
     ...(edit.gesture !== undefined && { gesture: edit.gesture }),
   };
   const before = goesOn ? history.past.slice(0, -1) : history.past;
   return { design, past: [...before, step].slice(-STEPS_KEPT), future: [] };
+}
+
+const TO = " → ";
+
+/** A gesture that goes on is named by its first value and its last: "count 8 → 9" and "count 9 → 12" are "count 8 → 12". */
+function spanning(first: string, last: string): string {
+  const [from, to] = [first.split(TO)[0], last.split(TO)[1]];
+  return from === undefined || to === undefined || !first.includes(TO) ? last : `${from}${TO}${to}`;
 }
 
 /** The history with its last step's gesture ended. */

@@ -91,8 +91,8 @@ export function LiveNumber(props: LiveNumberProps) {
     if (typing === null) return;
     if (typing.trim() === text) return close(focus);
     if (typing.trim() === "") {
-      props.onDefault();
-      return close(focus);
+      // Left empty by the way, nothing was meant by it.
+      return focus ? setRefused("type a number, or Delete on the number itself for its default") : close(false);
     }
     const outcome = props.onType(typing.trim());
     if ("trouble" in outcome) return setRefused(outcome.trouble);

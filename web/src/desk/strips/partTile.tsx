@@ -116,7 +116,7 @@ function PartMenu({ part }: { part: Part }) {
       <MenuItem disabled={index === 0} onSelect={() => edit(movePart(part, index - 1))}>
         <MoveDown size={16} /> Lower
       </MenuItem>
-      <MenuItem disabled={locked} onSelect={() => edit(removePart(part))}>
+      <MenuItem disabled={locked} onSelect={() => edit(removePart(now(), part))}>
         <Trash2 size={16} /> Remove
       </MenuItem>
     </Menu>

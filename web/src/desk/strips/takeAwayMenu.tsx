@@ -1,15 +1,13 @@
 import { useState } from "react";
 import { DropdownMenu } from "radix-ui";
 import { Download } from "lucide-react";
-import { FORMATS, imagesOfDesign, type MakeOptions } from "@twin-petal/core";
+import { FORMATS, imagesOfDesign, RESOLUTIONS, type MakeOptions } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { Button } from "@/ui/button";
 import { Menu, MenuItem, MenuLine } from "@/ui/menu";
 import { takeAway } from "../takeAway";
 import { FORMAT_LABELS } from "./formatLabels";
 
-/** Resolutions for pictures: a screen, a proof, a print, a fine print. */
-const RESOLUTIONS = [96, 150, 300, 600] as const;
 /** What line art is drawn with, millimetres. */
 const WEIGHT = 0.35;
 

@@ -9,7 +9,7 @@ import {
 } from "@twin-petal/core";
 import { castDraft } from "immer";
 import type { Edit } from "../edit";
-import { freshId } from "./freshId";
+import { freshId, freshName } from "./freshId";
 import { OPEN_LINE, partEdit } from "./parts";
 
 /** Replaces the runs of a drawn motif. */
@@ -40,7 +40,7 @@ export function drawnMotif(paths: readonly DrawnPath[]): Motif {
 /** A new part on top, with a motif made by hand; answers its id too. */
 export function addMadePart(design: Design, motif: Motif, name: string, lined: boolean): { edit: Edit; id: string } {
   const id = freshId(design, motif.kind);
-  const plain = newPart(id, name, motif);
+  const plain = newPart(id, freshName(design, name), motif);
   const part = lined ? { ...plain, finish: { ...plain.finish, fill: null, line: OPEN_LINE } } : plain;
   return { id, edit: { label: `add ${name}`, apply: (draft) => void draft.parts.push(castDraft(part)) } };
 }

@@ -9,3 +9,12 @@ export function freshId(design: Design, base: string): string {
     if (!taken.has(id)) return id;
   }
 }
+
+/** A name no part has yet: the name itself, or with the first free number behind it. */
+export function freshName(design: Design, name: string): string {
+  const taken = new Set(design.parts.map((part) => part.name));
+  for (let number = 1; ; number++) {
+    const own = number === 1 ? name : `${name} ${number}`;
+    if (!taken.has(own)) return own;
+  }
+}

@@ -10,7 +10,7 @@ import {
 } from "@twin-petal/core";
 import { castDraft, current, type Draft } from "immer";
 import type { Edit } from "../edit";
-import { freshId } from "./freshId";
+import { freshId, freshName } from "./freshId";
 import { scaledDefaults } from "./scaledDefaults";
 
 /** An edit of one part; nothing happens when it has gone. */
@@ -28,7 +28,7 @@ export function partEdit(id: string, label: string, change: (part: Draft<Part>) 
 /** A new part on top, with a motif that suits the sheet's size; answers its id too. */
 export function addPart(design: Design, kind: string): { edit: Edit; id: string } {
   const id = freshId(design, kind);
-  const plain = newPart(id, kind.charAt(0).toUpperCase() + kind.slice(1), motifFor(design, kind));
+  const plain = newPart(id, freshName(design, kind.charAt(0).toUpperCase() + kind.slice(1)), motifFor(design, kind));
   const part = motifOf(kind)?.open ? { ...plain, finish: { ...plain.finish, fill: null, line: OPEN_LINE } } : plain;
   return { id, edit: { label: `add a ${kind}`, apply: (draft) => void draft.parts.push(castDraft(part)) } };
 }
@@ -58,7 +58,7 @@ export function keepOneOfEach(id: string, oneEach: boolean): Edit {
 /** A new part above another whose motif is that one whole; the other is only a tool from then on. */
 export function repeatWhole(design: Design, { id: used, name }: Part): { edit: Edit; id: string } {
   const id = freshId(design, `${used}-whole`.slice(-36).replace(/^-+/, ""));
-  const part = newPart(id, `${name}, repeated`, { kind: "part", part: used });
+  const part = newPart(id, freshName(design, `${name}, repeated`), { kind: "part", part: used });
   return {
     id,
     edit: {
@@ -73,9 +73,17 @@ export function repeatWhole(design: Design, { id: used, name }: Part): { edit: E
   };
 }
 
-export function removePart({ id, name }: Part): Edit {
+/** Names of the parts that another one cuts, keeps or is joined with. */
+export function limitedBy({ parts }: Design, id: string): string[] {
+  return parts
+    .filter(({ join }) => join.inside === id || join.cutBy.includes(id) || join.with.includes(id))
+    .map(({ name }) => `“${name}”`);
+}
+
+export function removePart(design: Design, { id, name }: Part): Edit {
+  const limited = limitedBy(design, id);
   return {
-    label: `remove “${name}”`,
+    label: limited.length > 0 ? `remove “${name}”, which cut or kept ${limited.join(", ")}` : `remove “${name}”`,
     apply(draft) {
       draft.parts = draft.parts.filter((part) => part.id !== id);
       Object.assign(draft, castDraft(forgetPart(current(draft), id)));
@@ -85,7 +93,7 @@ export function removePart({ id, name }: Part): Edit {
 
 export function duplicatePart(design: Design, part: Part): { edit: Edit; id: string } {
   const id = freshId(design, part.id);
-  const copy = { ...part, id, name: `${part.name}, a copy` };
+  const copy = { ...part, id, name: freshName(design, `${part.name}, a copy`) };
   const label = `duplicate “${part.name}”`;
   return {
     id,

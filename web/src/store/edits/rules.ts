@@ -15,11 +15,13 @@ function newRule(design: Design, part: string, kind: string): Rule {
   const definition = ruleOf(kind);
   const leads = definition?.leads;
   const other = leads ? leadingPart(design, part) : undefined;
+  const before = design.parts.find(({ id }) => id === part)?.rules.findLast((rule) => rule.kind === kind);
   return {
     kind,
     on: true,
     ...scaledDefaults(design, definition?.fields ?? {}),
     ...definition?.first,
+    ...(before && definition?.again(before)),
     ...(leads && other && { [leads]: other }),
   };
 }

@@ -59,6 +59,7 @@ export * from "./rules/lattice";
 export * from "./rules/list";
 export * from "./rules/placements";
 export * from "./scene/boxOfGeometry";
+export * from "./scene/wholeBox";
 export * from "./scene/made";
 export * from "./scene/needs";
 export * from "./scene/wedge";

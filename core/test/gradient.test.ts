@@ -29,7 +29,15 @@ const linear = (more: object = {}): Gradient => ({
   over: "copy",
   ...more,
 });
-const radial: Gradient = { kind: "radial", center: { x: 0.5, y: 0.25 }, radius: 1, stops, midpoint: 0.5, over: "copy" };
+const radial: Gradient = {
+  kind: "radial",
+  center: { x: 0.5, y: 0.25 },
+  radius: 1,
+  stops,
+  midpoint: 0.5,
+  over: "copy",
+  about: "box",
+};
 
 describe("gradients laid over a box", () => {
   test("a line from side to side at 0° and 90°, from corner to corner askew", () => {
@@ -138,5 +146,30 @@ describe("gradients in a design", () => {
     const of = (paint: unknown) =>
       svgOf(partDesign({ kind: "petal" }, [{ kind: "turn", count: 10_000 }], { finish: { fill: paint } })).length;
     expect(of(fill)).toBeLessThan(1.05 * of("#123456"));
+  });
+});
+
+describe("a gradient from a point out over the whole", () => {
+  const fan = (about: string, rules: object[]) => {
+    const fill = { kind: "radial", over: "whole", about, stops };
+    const line = svgOf(partDesign({ kind: "petal" }, rules, { finish: { fill } }));
+    const [, cx, cy, r] = /<radialGradient[^>]* cx="([^"]+)" cy="([^"]+)" r="([^"]+)"/.exec(line) ?? [];
+    return { x: Number(cx), y: Number(cy), radius: Number(r) };
+  };
+  const turned = { kind: "turn", count: 4, angle: 25, pivot: { x: 5, y: 20 } };
+
+  test("lies about the pivot of the last rule that has one, and reaches as far as the copies do", () => {
+    const pivoted = fan("pivot", [turned]);
+    expect([pivoted.x, pivoted.y]).toEqual([5, 20]);
+    // The petal's tip is farthest, 40 mm above its foot.
+    expect(pivoted.radius).toBeGreaterThanOrEqual(Math.hypot(5, 60) * 0.98);
+    const boxed = fan("box", [turned]);
+    expect(Math.hypot(boxed.x - 5, boxed.y - 20)).toBeGreaterThan(10);
+  });
+
+  test("of rules that go round the part's centre it lies there; without rules in the box", () => {
+    const { x, y } = fan("pivot", [{ kind: "ring", count: 3, radius: 30, start: 40 }]);
+    expect([x, y]).toEqual([0, 0]);
+    expect(fan("pivot", [])).toEqual(fan("box", []));
   });
 });

@@ -15,7 +15,12 @@ interface Shared {
 /** Colours along a line (`angle` in degrees, 0° up) or from a point outwards, in shares of a box. */
 export type Gradient =
   | (Shared & { readonly kind: "linear"; readonly angle: number })
-  | (Shared & { readonly kind: "radial"; readonly center: Point; readonly radius: number });
+  | (Shared & {
+      readonly kind: "radial";
+      readonly center: Point;
+      readonly radius: number;
+      readonly about: "box" | "pivot";
+    });
 
 /** A gradient laid over a box. Millimetres; colours between its stops may be mixed in plain RGB. */
 export type PlacedGradient =

@@ -1,5 +1,5 @@
 import {
-  boxOfGeometry,
+  wholeBoxOf,
   boxOfPath,
   IDENTITY,
   invert,
@@ -32,7 +32,7 @@ export function placedStyles(paint: VariedPaint, painted: Painted, part: PartSce
   const reach = line?.paint === paint ? reachOfLine(line) : 0;
   const { placements } = painted;
   if (overOf(paint) === "whole") {
-    const styleOf = readyStyle(placePaint(paint, boxOfGeometry(part.geometry), reach));
+    const styleOf = readyStyle(placePaint(paint, wholeBoxOf(paint, part.geometry), reach));
     return (context, copy) => {
       const back = invert(matrixAt(placements.matrices, copy));
       return back ? styleOf(context, back) : CLEAR;

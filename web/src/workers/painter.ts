@@ -1,5 +1,8 @@
 import {
   boxOfGeometry,
+  changesWithin,
+  overOf,
+  wholeBoxOf,
   boxOfPath,
   invert,
   loadGeometryEngine,
@@ -163,7 +166,7 @@ function chosenReport({ id, geometry, finish }: PartScene, copy: number): Chosen
     source: matrixAt(matrices, 0),
     working: multiply(working, geometry.motifAt),
     neighbours: neighboursOf(geometry.copies.placements),
-    wholeBox: isOverWhole(finish.fill) ? boxOfGeometry(geometry) : null,
+    wholeBox: changesWithin(finish.fill) && overOf(finish.fill) === "whole" ? wholeBoxOf(finish.fill, geometry) : null,
     wedge: geometry.wedge(),
     notes: geometry.notes,
     motifAt: geometry.motifAt,
@@ -173,10 +176,6 @@ function chosenReport({ id, geometry, finish }: PartScene, copy: number): Chosen
     links: geometry.links(),
     tiles: geometry.tiles(),
   };
-}
-
-function isOverWhole(fill: PartScene["finish"]["fill"]): boolean {
-  return fill !== null && "over" in fill && fill.over === "whole";
 }
 
 /** Copies shown around the motif in its close-up. */

@@ -17,7 +17,7 @@ import { boxOfPath, type Path } from "../../geometry/path";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
 import { shapeOfCopy } from "../../rules/copyOutlines";
 import { matrixAt } from "../../rules/placements";
-import { boxOfGeometry } from "../../scene/boxOfGeometry";
+import { wholeBoxOf } from "../../scene/wholeBox";
 import type { PartScene } from "../../scene/scene";
 import { channelsOf, pdfLine, pdfMatrix, pdfNumbers, pdfPath } from "./operators";
 import type { Resources } from "./resources";
@@ -169,7 +169,7 @@ function gradientSetter(
     return { words, alpha: 1, clearness: isClear ? resources.clearness(placed, toCopy, growBox(over, reach)) : null };
   };
   if (overOf(paint) === "whole") {
-    const whole = boxOfGeometry(geometry);
+    const whole = wholeBoxOf(paint, geometry);
     return (_copy, placed, toPatterns) => use(whole, toPatterns, invert(placed) ?? IDENTITY);
   }
   return (copy, placed, toPatterns) =>
@@ -192,6 +192,6 @@ function pictureSetter(paint: VariedPaint, { id, geometry }: PartScene, resource
       return placedOver(String(shape), boxOfPath(shapeOfCopy(geometry, copy).path), IDENTITY);
     };
   }
-  const whole = boxOfGeometry(geometry);
+  const whole = wholeBoxOf(paint, geometry);
   return (_copy, placed) => placedOver("whole", whole, invert(placed) ?? IDENTITY);
 }

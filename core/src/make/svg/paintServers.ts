@@ -8,7 +8,7 @@ import type { Box } from "../../geometry/box";
 import { IDENTITY, invert } from "../../geometry/matrix";
 import { boxOfPath } from "../../geometry/path";
 import { matrixAt } from "../../rules/placements";
-import { boxOfGeometry } from "../../scene/boxOfGeometry";
+import { wholeBoxOf } from "../../scene/wholeBox";
 import type { PartScene } from "../../scene/scene";
 import { decimals } from "../../geometry/decimals";
 import { imageElement } from "../images/placedImage";
@@ -39,7 +39,7 @@ export function paintServerLines(part: PartScene): string[] {
         serverLine(serverName(id, property, shape), paint, boxOfPath(path), reach),
       );
     }
-    const placed = placePaint(paint, boxOfGeometry(geometry), reach);
+    const placed = placePaint(paint, wholeBoxOf(paint, geometry), reach);
     const shared = placedLine(wholeName(id, property), placed);
     return isOneArea(part) ? [shared] : [shared, ...carriedLines(part, property, placed)];
   };
@@ -54,10 +54,9 @@ function eachLines(
   { paints }: EachPaint,
   geometry: PartScene["geometry"],
 ): string[] {
-  const whole = boxOfGeometry(geometry);
   return paints.flatMap((paint, shape) => {
     if (!paint || !isServed(paint)) return [];
-    const box = overOf(paint) === "whole" ? whole : boxOfPath(geometry.shapes[shape]?.path ?? []);
+    const box = overOf(paint) === "whole" ? wholeBoxOf(paint, geometry) : boxOfPath(geometry.shapes[shape]?.path ?? []);
     return [serverLine(serverName(id, property, shape), paint, box, 0)];
   });
 }

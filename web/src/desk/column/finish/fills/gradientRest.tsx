@@ -9,6 +9,11 @@ interface GradientRestProps<F> extends Pick<FillPanelProps<F>, "label" | "fill" 
   readonly midpoint: NumberField;
 }
 
+/** Laid over the whole anew, what goes out from a point goes out from where the copies turn about. */
+function about(fill: GradientFill, over: GradientFill["over"]): { about?: "pivot" } {
+  return "about" in fill && over === "whole" && fill.over !== "whole" ? { about: "pivot" } : {};
+}
+
 /** Where a gradient's colours meet, and over what it lies. */
 export function GradientRest<F extends GradientFill>({ label, fill, midpoint, overs, onChange }: GradientRestProps<F>) {
   return (
@@ -24,7 +29,7 @@ export function GradientRest<F extends GradientFill>({ label, fill, midpoint, ov
         label={`${label} gradient`}
         value={fill.over}
         overs={overs}
-        onChange={(over, words) => onChange({ ...fill, over }, `${label} ${words}`)}
+        onChange={(over, words) => onChange({ ...fill, over, ...about(fill, over) }, `${label} ${words}`)}
       />
     </>
   );

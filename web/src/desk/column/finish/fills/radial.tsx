@@ -1,4 +1,5 @@
 import { apply, directionOf, distance, FILL, invert, type FillOfKind, type NumberValue } from "@twin-petal/core";
+import { Choice } from "@/ui/choice";
 import { BoundNumber } from "../../../fields/boundNumber";
 import { TableNumber } from "../../../fields/tableNumber";
 import { DropMark } from "../../../stage/drop";
@@ -9,6 +10,11 @@ import { placeIn, share, shareIn, usePulledFill } from "./pulledFill";
 import { StopHandles } from "./stopHandles";
 
 const { radius: reach, midpoint, center: centre } = FILL.radial.fields;
+
+const ABOUT = [
+  { value: "pivot", words: "the rules’ pivot" },
+  { value: "box", words: "the middle of its box" },
+] as const;
 
 /** Colours from a point out. */
 export const radialLabels = labelFill({
@@ -45,6 +51,18 @@ export const radialLabels = labelFill({
           overs={overs.filter((over) => over !== "line")}
           onChange={onChange}
         />
+        {fill.over === "whole" && (
+          <>
+            {" "}
+            about{" "}
+            <Choice
+              label={`${label} about`}
+              value={fill.about}
+              choices={ABOUT}
+              onChange={(about) => onChange({ ...fill, about }, `${label} about ${about}`)}
+            />
+          </>
+        )}
       </>
     );
   },

@@ -83,7 +83,7 @@ async function viewed(page: Page, request: APIRequestContext, design: string, ve
     ...limits,
   });
   const pdf = join(mkdtempSync(join(tmpdir(), "twin-petal-fidelity-")), "made.pdf");
-  writeFileSync(pdf, await made("pdf"));
+  writeFileSync(pdf, await made(`pdf&dpi=${MOST_DPI}`));
   execFileSync("qpdf", ["--check", pdf], { stdio: "pipe" });
   const poppler = execFileSync("pdftoppm", ["-png", "-r", dpi, "-singlefile", pdf], limits);
   await page.setViewportSize({ width: resvg.width, height: resvg.height });
@@ -110,7 +110,7 @@ for (const file of readdirSync("demo").filter((name) => name.endsWith(".petal.js
   const name = file.replace(".petal.json", "");
   test(`${name}: the desk, the SVG in three viewers and the PDF differ by less than 1 %`, async ({ page, request }) => {
     const design = readFileSync(join("demo", file), "utf8");
-    const svg = await request.post("/api/make?as=svg", { headers: JSON_CONTENT, data: design, ...RETRIED });
+    const svg = await request.post(`/api/make?as=svg&dpi=${MOST_DPI}`, { headers: JSON_CONTENT, data: design, ...RETRIED });
     const vectors = await svg.text();
 
     const sheet = await sheetOnDesk(page, name, sheetOf(JSON.parse(design)));
@@ -191,7 +191,7 @@ test("what is clear within a gradient, and as a whole, is so in the SVG's viewer
   page,
   request,
 }) => {
-  const svg = await request.post("/api/make?as=svg", { headers: JSON_CONTENT, data: CLEAR, ...RETRIED });
+  const svg = await request.post(`/api/make?as=svg&dpi=${MOST_DPI}`, { headers: JSON_CONTENT, data: CLEAR, ...RETRIED });
   expectAlike(await viewed(page, request, CLEAR, await svg.text()));
 });
 

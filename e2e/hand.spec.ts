@@ -199,6 +199,7 @@ test("by keys from the nodes: a menu at the chosen place; pushed out by a number
   await desk.keys("m");
   await expect(page.getByRole("menuitem", { name: "make them corner" })).toBeFocused();
   await page.keyboard.type("meet");
+  await expect(page.getByRole("menuitem", { name: "meet here" })).toBeFocused();
   await desk.keys("Enter");
   await expect(page.locator("#node-layer")).toBeFocused();
   const near = (x: number, y: number) => expect.objectContaining({ x: expect.closeTo(x, 3), y: expect.closeTo(y, 3) });

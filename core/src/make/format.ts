@@ -1,4 +1,5 @@
 import type { CutPlan } from "../cut/plan";
+import type { Size } from "../geometry/size";
 import type { Design } from "../design/design";
 import type { PrintLayout } from "../print/layout";
 import type { StitchPlan } from "../stitch/plan";
@@ -50,6 +51,8 @@ export interface FormatTraits<S extends Subject> {
 export interface FlatFormat extends FormatTraits<Subject> {
   /** Whether it is a drawing, a picture or data. */
   readonly kind: Exclude<FormatKind, "solid" | "cut" | "print" | "stitch">;
+  /** Dots an inch of the images in what is a drawing otherwise, where so many are asked for on a sheet; millimetres. */
+  imageDpi?: (sheet: Size, asked: number) => number;
   /** Whether the rasteriser must be loaded before this is made. */
   needsRasteriser?: (subject: Subject) => boolean;
 }
@@ -84,6 +87,8 @@ export interface PrintSubject extends Subject {
 export interface PrintFormat extends FormatTraits<PrintSubject> {
   /** Tells it from others. */
   readonly kind: "print";
+  /** Dots an inch of the images in what is a drawing otherwise, where so many are asked for on a sheet; millimetres. */
+  imageDpi?: (sheet: Size, asked: number) => number;
   /** Whether the rasteriser must be loaded before this is made. */
   needsRasteriser?: (subject: PrintSubject) => boolean;
 }

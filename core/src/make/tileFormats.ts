@@ -1,3 +1,4 @@
+import { dpiWithinXml } from "../finish/dpiWithin";
 import type { Design } from "../design/design";
 import { RULES } from "../rules/list";
 import { changesWithin } from "../finish/paint";
@@ -60,7 +61,13 @@ export const tileSvg: FlatFormat = {
   make(subject, { dpi }) {
     const { scene, frame } = tileIn(subject);
     const { name, sheet } = subject.design;
-    return svgOfScene(scene, { title: name, unit: sheet.unit, embed: null, imageDpi: dpi, frame });
+    return svgOfScene(scene, {
+      title: name,
+      unit: sheet.unit,
+      embed: null,
+      imageDpi: dpiWithinXml(scene.sheet, dpi),
+      frame,
+    });
   },
 };
 

@@ -1,3 +1,4 @@
+import { MOST_ACROSS } from "../../finish/dpiWithin";
 import { rasterise } from "../../engines/rasteriser";
 import { hasEffects, reachOfEffects } from "../../finish/effects/effects";
 import { effectLayers } from "../../finish/effects/layers";
@@ -19,8 +20,6 @@ interface EffectImages {
 const NO_IMAGES: EffectImages = { under: null, over: null };
 
 const MILLIMETRES_PER_INCH = 25.4;
-/** Pixels an image may have on its longer side. */
-const MOST_PIXELS = 6_000;
 
 /** The pixels images are laid on: so many dots an inch, counted from a point of the sheet, millimetres. */
 export interface PixelGrid {
@@ -37,7 +36,7 @@ export function effectImages(part: PartScene, { sheet }: Pick<Scene, "sheet">, g
   const needed = imageBox(part, sheet);
   if (isEmpty(needed)) return NO_IMAGES;
   const longest = Math.max(needed.right - needed.left, needed.bottom - needed.top);
-  const scale = Math.min(grid.dpi / MILLIMETRES_PER_INCH, MOST_PIXELS / longest);
+  const scale = Math.min(grid.dpi / MILLIMETRES_PER_INCH, MOST_ACROSS / longest);
   const box = { ...needed, left: onGrid(needed.left, grid.from.x, scale), top: onGrid(needed.top, grid.from.y, scale) };
   const [width, height] = [Math.ceil((box.right - box.left) * scale), Math.ceil((box.bottom - box.top) * scale)];
   if (width < 1 || height < 1) return NO_IMAGES;

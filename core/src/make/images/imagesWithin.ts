@@ -5,7 +5,7 @@ import type { Subject } from "../subject";
 import type { Design } from "../../design/design";
 import { resolveDesign } from "../../design/resolve";
 import type { PartScene, Scene } from "../../scene/scene";
-import type { MakeOptions } from "../format";
+import type { Size } from "../../geometry/size";
 
 type Finish = Pick<PartScene["finish"], "effects" | "fill" | "line">;
 
@@ -24,17 +24,18 @@ function finishesOf(scene: Scene): Finish[] {
 }
 
 /** What a vector file says with images, in words; empty where it says all with vectors. */
-export function imagesWithin({ scene }: Subject, { dpi }: Pick<MakeOptions, "dpi">): readonly string[] {
+export function imagesWithin({ scene }: Subject, dpi: number): readonly string[] {
   const said = imageWords(finishesOf(scene), dpi);
   return said.length === 0 ? [] : [`some of it is put in as images: ${said.join("; ")}`];
 }
 
 /** What of a design a vector file can only say with images, in words, before anything is computed. */
-export function imagesOfDesign(design: Design, dpi: number): readonly string[] {
-  const made = resolveDesign(design).parts.filter(({ visible, role }) => visible && role === "show");
+export function imagesOfDesign(design: Design, dpiOn: (sheet: Size) => number): readonly string[] {
+  const { parts, sheet } = resolveDesign(design);
+  const made = parts.filter(({ visible, role }) => visible && role === "show");
   return imageWords(
     made.map(({ finish }) => finish),
-    dpi,
+    dpiOn(sheet),
   );
 }
 

@@ -1,3 +1,4 @@
+import { dpiWithin } from "../../finish/dpiWithin";
 import type { Matrix } from "../../geometry/matrix";
 import { madeLayers } from "../../scene/made";
 import type { PartScene, Scene } from "../../scene/scene";
@@ -35,7 +36,7 @@ export async function makePdf(
 /** The operators that paint a scene in the sheet's millimetres. `toPage` takes those to the stream's own space. */
 export function sceneContent(scene: Scene, resources: Resources, toPage: Matrix, dpi: number): string {
   return madeLayers(scene)
-    .map((part) => blended(part, resources, toPage, { sheet: scene.sheet, dpi }))
+    .map((part) => blended(part, resources, toPage, { sheet: scene.sheet, dpi: dpiWithin(scene.sheet, dpi) }))
     .join("\n");
 }
 
@@ -93,6 +94,10 @@ export const pdf: FlatFormat = {
   kind: "drawing",
   options: ["dpi", "tolerance", "lineArt"],
   needsRasteriser: hasEffectImages,
-  notes: (subject, options) => [...imagesWithin(subject, options), ...readOtherwise(subject)],
+  notes: (subject, { dpi }) => [
+    ...imagesWithin(subject, dpiWithin(subject.scene.sheet, dpi)),
+    ...readOtherwise(subject),
+  ],
+  imageDpi: dpiWithin,
   make: makePdf,
 };

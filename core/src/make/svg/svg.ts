@@ -1,3 +1,4 @@
+import { dpiWithinXml } from "../../finish/dpiWithin";
 import { MILLIMETRES_PER, type Unit } from "../../design/units";
 import { writeDesign } from "../../design/write";
 import { madeLayers, madeParts } from "../../scene/made";
@@ -28,7 +29,7 @@ export function makeSvg({ design, scene }: Subject, { dpi }: Pick<MakeOptions, "
     title: name,
     unit: sheet.unit,
     embed: writeDesign(design),
-    imageDpi: dpi,
+    imageDpi: dpiWithinXml(scene.sheet, dpi),
   });
 }
 
@@ -39,7 +40,8 @@ export const svg: FlatFormat = {
   kind: "drawing",
   options: ["dpi", "tolerance", "lineArt"],
   needsRasteriser: hasEffectImages,
-  notes: imagesWithin,
+  notes: (subject, { dpi }) => imagesWithin(subject, dpiWithinXml(subject.scene.sheet, dpi)),
+  imageDpi: dpiWithinXml,
   make: makeSvg,
 };
 

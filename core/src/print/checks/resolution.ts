@@ -1,3 +1,4 @@
+import { dpiWithin } from "../../finish/dpiWithin";
 import { hasEffects } from "../../finish/effects/effects";
 import { isPictured } from "../../finish/paint";
 import { madeLayers } from "../../scene/made";
@@ -15,7 +16,7 @@ export const resolution = definePrintCheck({
     const pictured = madeLayers(scene).filter(
       ({ finish: { effects, fill } }) => hasEffects(effects) || (fill !== null && isPictured(fill)),
     );
-    const dots = WITHIN / scale;
+    const dots = dpiWithin(scene.sheet, WITHIN) / scale;
     return {
       state: pictured.length > 0 && dots < FEWEST ? "doubtful" : "passed",
       figures: { count: pictured.length, dots, fewest: FEWEST },

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { DropdownMenu } from "radix-ui";
 import { Download } from "lucide-react";
-import { FORMATS, imagesOfDesign, RESOLUTIONS, type MakeOptions } from "@twin-petal/core";
+import { FORMATS, imagesOfDesign, RESOLUTIONS, type Format, type MakeOptions } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { Button } from "@/ui/button";
 import { Menu, MenuItem, MenuLine } from "@/ui/menu";
@@ -64,17 +64,22 @@ export function TakeAwayMenu() {
 function Formats({ options }: { options: Partial<MakeOptions> & { dpi: number } }) {
   const { now } = useEditing();
   const design = now();
-  const images = options.lineArt ? [] : imagesOfDesign(design, options.dpi);
-  return FORMATS.filter(({ offered }) => offered?.(design) ?? true).map(({ extension, kind, options: takes }) => (
-    <MenuItem key={extension} onSelect={() => void takeAway(now(), extension, options)}>
-      <b className="w-24 font-mono text-[14px]">.{extension}</b>
-      <span className="text-quiet">
-        {FORMAT_LABELS[extension]}
-        {kind === "picture" && takes.includes("dpi") && ` at ${options.dpi} dpi`}
-        {kind === "drawing" && takes.includes("dpi") && images.length > 0 && (
-          <span className="block text-[14px]">as images: {images.join("; ")}</span>
-        )}
-      </span>
-    </MenuItem>
-  ));
+  const imagesIn = (format: Format) => {
+    if (options.lineArt || !("imageDpi" in format)) return [];
+    return imagesOfDesign(design, (sheet) => format.imageDpi?.(sheet, options.dpi) ?? options.dpi);
+  };
+  return FORMATS.filter(({ offered }) => offered?.(design) ?? true).map((format) => {
+    const { extension, kind, options: takes } = format;
+    const images = imagesIn(format);
+    return (
+      <MenuItem key={extension} onSelect={() => void takeAway(now(), extension, options)}>
+        <b className="w-24 font-mono text-[14px]">.{extension}</b>
+        <span className="text-quiet">
+          {FORMAT_LABELS[extension]}
+          {kind === "picture" && takes.includes("dpi") && ` at ${options.dpi} dpi`}
+          {images.length > 0 && <span className="block text-[14px]">as images: {images.join("; ")}</span>}
+        </span>
+      </MenuItem>
+    );
+  });
 }

@@ -110,7 +110,11 @@ for (const file of readdirSync("demo").filter((name) => name.endsWith(".petal.js
   const name = file.replace(".petal.json", "");
   test(`${name}: the desk, the SVG in three viewers and the PDF differ by less than 1 %`, async ({ page, request }) => {
     const design = readFileSync(join("demo", file), "utf8");
-    const svg = await request.post(`/api/make?as=svg&dpi=${MOST_DPI}`, { headers: JSON_CONTENT, data: design, ...RETRIED });
+    const svg = await request.post(`/api/make?as=svg&dpi=${MOST_DPI}`, {
+      headers: JSON_CONTENT,
+      data: design,
+      ...RETRIED,
+    });
     const vectors = await svg.text();
 
     const sheet = await sheetOnDesk(page, name, sheetOf(JSON.parse(design)));
@@ -191,7 +195,11 @@ test("what is clear within a gradient, and as a whole, is so in the SVG's viewer
   page,
   request,
 }) => {
-  const svg = await request.post(`/api/make?as=svg&dpi=${MOST_DPI}`, { headers: JSON_CONTENT, data: CLEAR, ...RETRIED });
+  const svg = await request.post(`/api/make?as=svg&dpi=${MOST_DPI}`, {
+    headers: JSON_CONTENT,
+    data: CLEAR,
+    ...RETRIED,
+  });
   expectAlike(await viewed(page, request, CLEAR, await svg.text()));
 });
 

@@ -17,7 +17,8 @@ export function StepSentence() {
       <FieldPair of="scale" apart="each way" />
       {isUneven && (
         <>
-          , <FieldChoice of="axes" label="step axes" words={AXES} />,
+          {" "}
+          each <FieldChoice of="axes" label="step axes" words={AXES} />,
         </>
       )}{" "}
       about <FieldPivot of="pivot" />, then moves <FieldPair of="move" />.

@@ -120,7 +120,7 @@ export function ToolStrip() {
       </div>
       <HeldLooks />
       {current && current.hint !== "" && (
-        <p className="pointer-events-none absolute inset-x-3 bottom-2 text-center text-[14px] text-quiet">
+        <p className="pointer-events-none absolute right-3 bottom-2 left-40 text-center text-[14px] text-quiet">
           {needsBaking
             ? `A ${motif} has no nodes of its own: bake it into nodes in the words on the left.`
             : current.hint}

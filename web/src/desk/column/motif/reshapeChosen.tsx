@@ -55,16 +55,17 @@ export function ReshapeChosen({ drawn, chosen }: { drawn: Drawn; chosen: Readonl
       make: (by: number) => (from: Reshaped) => transformNodes(from.paths, chosen, about(from.about, scaling(by))),
     },
   ];
+  const them = chosen.size === 1 ? "it" : "them";
   const pushes = [
     {
       label: "push the chosen out",
-      words: pivot ? "Push them out from the pivot by" : "Push them out from the foot by",
+      words: `Push ${them} out from ${pivot ? "the pivot" : "the foot"} by`,
       ...{ value: 0, unit: " mm", step: 0.5, min: -1_000, max: 1_000 },
       make: (by: number) => (from: Reshaped) => pushFrom(from.paths, chosen, pivot ?? { x: 0, y: 0 }, by),
     },
     {
       label: "push along normals",
-      words: ", along their normals by",
+      words: them === "it" ? ", along its normal by" : ", along their normals by",
       ...{ value: 0, unit: " mm", step: 0.5, min: -1_000, max: 1_000 },
       make: (by: number) => (from: Reshaped) => pushAlongNormals(from.paths, chosen, by),
     },

@@ -277,6 +277,7 @@ test("along a line: its ends pulled, bent to it, by count and by pitch", async (
   await page.getByRole("button", { name: "bent: as they are" }).focus();
   await pickNeighbour(desk, "bent", "bent to follow it");
   await page.getByRole("radio", { name: "count", exact: true }).click();
+  await expect(page.getByRole("radio", { name: "count follows" })).toBeChecked();
   await desk.type("pitch", "20");
   await expect(desk.copies("6")).toBeVisible();
   expect((await desk.file()).parts[1]).toMatchObject({

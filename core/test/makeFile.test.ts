@@ -31,12 +31,12 @@ async function textOf(design: Design, extension: string, options: Partial<MakeOp
 const DISC = partDesign({ kind: "disc", radius: 20 }, [{ kind: "step", count: 3, scale: 1.5, move: { x: 9, y: 0 } }]);
 
 const JOINED = designWith({
-  sheet: { width: 30, height: 30 },
+  sheet: { width: 12, height: 12 },
   parts: [
     {
       id: "a",
-      motif: { kind: "disc", radius: 6 },
-      rules: [{ kind: "step", count: 3, scale: 1.5, move: { x: 3, y: 0 } }],
+      motif: { kind: "disc", radius: 2.4 },
+      rules: [{ kind: "step", count: 3, scale: 1.5, move: { x: 1.2, y: 0 } }],
       join: { mode: "merge" },
       finish: { glow: {} },
     },

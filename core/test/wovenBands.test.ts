@@ -232,7 +232,7 @@ describe("random weaves", () => {
         fc.pre(isBand(own));
         expect(tooNear(bandsOf(own), own.gap)).toBeLessThan(0.005);
       }),
-      { numRuns: 6 },
+      { numRuns: 4 },
     );
   });
 
@@ -251,7 +251,7 @@ describe("random weaves", () => {
           3,
         );
       }),
-      { numRuns: 6 },
+      { numRuns: 4 },
     );
   });
 });

@@ -60,7 +60,7 @@ describe("files", () => {
   test("what should be known of one comes along in its Notes", async () => {
     const glowing = { ...DESIGN, parts: [{ ...DESIGN.parts[0], finish: { glow: {} } }] };
     const made = await send("POST", "/api/make?as=svg", glowing);
-    expect(decodeURIComponent(made.headers.get("Notes") ?? "")).toContain("glows at 120 dots an inch");
+    expect(decodeURIComponent(made.headers.get("Notes") ?? "")).toContain("glows at 200 dots an inch");
     expect((await send("POST", "/api/make?as=svg", DESIGN)).headers.get("Notes")).toBeNull();
     expect(await (await send("POST", "/api/make?as=svg&tolerance=0.1", DESIGN)).text()).not.toMatch(/d="[^"]*C/);
     expect((await send("POST", "/api/make?as=svg&tolerance=none", DESIGN)).status).toBe(400);

@@ -222,7 +222,15 @@ describe("taking hold of an outline", () => {
   ];
   const same = (point: { x: number; y: number }) => point;
 
-  test("handles of chosen nodes go before nodes, nodes before middles", () => {
+  test("nodes go before handles that lie on them, handles of chosen nodes before middles", () => {
+    const lying = [
+      { closed: true, nodes: [{ ...corner(0, 0), out: { x: 100, y: 0 } }, ...(square[0]?.nodes.slice(1) ?? [])] },
+    ];
+    expect(graspAt({ x: 101, y: 1 }, lying, new Set([0]), same)).toEqual({ kind: "node", number: 1 });
+    const short = [
+      { closed: true, nodes: [{ ...corner(0, 0), out: { x: 6, y: 0 } }, ...(square[0]?.nodes.slice(1) ?? [])] },
+    ];
+    expect(graspAt({ x: 6, y: 0 }, short, new Set([0]), same)).toEqual({ kind: "node", number: 0 });
     expect(graspAt({ x: 101, y: 29 }, square, new Set([1]), same)).toEqual({ kind: "handle", number: 1, side: "out" });
     expect(graspAt({ x: 101, y: 29 }, square, new Set(), same)).toBeNull();
     expect(graspAt({ x: 3, y: -3 }, square, new Set(), same)).toEqual({ kind: "node", number: 0 });

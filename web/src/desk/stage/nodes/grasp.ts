@@ -46,17 +46,21 @@ export function graspAt(
 ): Found | null {
   const far = (point: Point) => distance(screen(point), pixel);
   const node = nearest(
-    paths.flatMap(({ nodes }) => nodes).map((own, number) => ({ kind: "node" as const, number, far: far(own) })),
+    paths
+      .flatMap(({ nodes }) => nodes)
+      .map((own, number) => ({ found: { kind: "node" as const, number }, far: far(own) })),
   );
   const handle = nearest(
     [...chosen].flatMap((number) => {
       const own = nodeAt(paths, number);
-      const ends = own ? handleEnds(own, screen) : [];
-      return ends.map(({ side, end }) => ({ kind: "handle" as const, number, side, far: distance(end, pixel) }));
+      return (own ? handleEnds(own, screen) : []).map(({ side, end }) => ({
+        found: { kind: "handle" as const, number, side },
+        far: distance(end, pixel),
+      }));
     }),
   );
-  if (node && handle) return handle.far + NEARER < node.far ? handle : node;
-  return node ?? handle ?? middleAt(paths, far);
+  if (node && handle) return handle.far + NEARER < node.far ? handle.found : node.found;
+  return node?.found ?? handle?.found ?? middleAt(paths, far);
 }
 
 /** The nearest of what is in reach. */

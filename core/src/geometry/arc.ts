@@ -10,7 +10,7 @@ const PIECES = [150, 120, 90, 60] as const;
 /**
  * A circular arc about a centre as cubic segments, from one direction to another (degrees, 0° up,
  * clockwise when `to` is greater). Handle length 4/3·tan(θ/4), the standard one that touches the
- * circle at both ends and the middle.
+ * circle at both ends and the middle. No piece spans more than `largest` degrees.
  */
 export function arcSegments(
   radius: number,

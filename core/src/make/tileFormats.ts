@@ -54,6 +54,7 @@ export const tileSvg: FlatFormat = {
   mediaType: "image/svg+xml",
   kind: "drawing",
   options: ["dpi", "lineArt"],
+  imageDpi: dpiWithinXml,
   needsRasteriser: hasEffectImages,
   offered: isRepeated,
   refuses: (subject) => refusalOf(tileOf(subject)),

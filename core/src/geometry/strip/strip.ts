@@ -26,7 +26,7 @@ export function stripLine(subpath: Subpath): StripLine {
 }
 
 /** A corner's tip reaches no further than this many times half the width, as strokes have it. */
-const MITER_LIMIT = 4;
+export const MITER_LIMIT = 4;
 /** A strip whose width changes has a place to change at least this often along the line. */
 const CHANGES = 48;
 

@@ -7,6 +7,7 @@ import { once } from "../../geometry/once";
 import { SquareLists } from "../../geometry/squareLists";
 import type { LineShape } from "../../geometry/strip/lineShape";
 import { angleBetween } from "../../geometry/strip/smoothRuns";
+import { MITER_LIMIT } from "../../geometry/strip/strip";
 import type { Strand } from "./strands";
 
 /** A short piece of a strand's middle line. Millimetres. */
@@ -35,8 +36,6 @@ const MOST_CHORDS = 100;
 const MOST_BITS = 10_000;
 /** Chords are about so many widths long. */
 const WIDTHS = 4;
-/** Tips of corners reach so many halves of the width, as strokes have it. */
-const MITER_LIMIT = 4;
 
 /** The chords of a strand. */
 export function chordsOf(strand: Strand, number: number, ends: Pick<LineShape, "cap" | "join">): Chord[] {

@@ -28,7 +28,8 @@ export function settled(
 ): (0 | 1)[] {
   const left = [...over];
   const common = rounds.map((round) => once(round.isCommon));
-  const isRound = ({ crossings, over: way }: Round, index: number) => {
+  const isRound = (index: number) => {
+    const { crossings, over: way } = at(rounds, index);
     const same = crossings.filter((crossing, k) => left[crossing] === way[k]).length;
     return (same === 0 || same === 3) && at(common, index)();
   };
@@ -45,12 +46,14 @@ export function settled(
     (failing.has(crossing) ? 0 : 1e3) +
     (partOf.get(crossing) ?? 0);
   for (let pass = 0; pass < MOST_PASSES; pass++) {
-    const going = rounds.filter(isRound);
+    const going = [...rounds.keys()].filter(isRound);
     if (going.length === 0) return left;
-    going.forEach((round) => {
-      if (!isRound(round, rounds.indexOf(round))) return;
-      turn([...round.crossings].sort((a, b) => weight(a) - weight(b))[0] ?? round.crossings[0]);
-    });
+    for (const index of going) {
+      // An earlier turn may have settled it, too.
+      if (!isRound(index)) continue;
+      const { crossings } = at(rounds, index);
+      turn(crossings.reduce((best, crossing) => (weight(crossing) < weight(best) ? crossing : best)));
+    }
   }
   for (const crossing of partOf.keys()) if (left[crossing] === 1) turn(crossing);
   return left;

@@ -18,7 +18,7 @@ import { parseMeasure } from "./parseMeasure";
 import { useAtHand } from "./useAtHand";
 
 /** What the arrow keys add to a length, in the sheet's unit. */
-const LENGTH_STEP: Readonly<Record<Unit, number>> = { mm: 1, cm: 0.1, in: 0.05, px: 1, pt: 1 };
+export const LENGTH_STEP: Readonly<Record<Unit, number>> = { mm: 1, cm: 0.1, in: 0.05, px: 1, pt: 1 };
 
 export interface BoundNumberProps {
   readonly label: string;

@@ -5,6 +5,7 @@ import { useDeskStore } from "@/store/deskStore";
 import { usePicture } from "./pictureContext";
 
 const CLICK_WITHIN = 4;
+
 /** What the hand does on the sheet: pull to pan, pinch to zoom, click to choose a part. */
 export function useSheetHand(element: RefObject<HTMLElement | null>) {
   const { painter, view, size, setView } = usePicture();

@@ -2,6 +2,7 @@ import { useRef, useState } from "react";
 import {
   about,
   meanOf,
+  MILLIMETRES_PER,
   nodeAt,
   pushAlongNormals,
   pushFrom,
@@ -11,11 +12,16 @@ import {
   type DrawnPath,
   type Point,
 } from "@twin-petal/core";
+import { useDesk } from "@/store/deskStore";
 import { Choice } from "@/ui/choice";
 import { LiveNumber } from "@/ui/liveNumber";
+import { LENGTH_STEP } from "../../fields/boundNumber";
 import { usePicture } from "../../stage/pictureContext";
 import { pivotOf } from "../../stage/nodes/nodeActions";
 import type { Drawn } from "../../stage/nodes/useDrawn";
+
+/** Nodes are pushed no further at once, millimetres. */
+const FARTHEST = 1_000;
 
 type About = "middle" | "pivot";
 
@@ -30,6 +36,8 @@ interface Reshaped {
 export function ReshapeChosen({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<number> }) {
   const { paths, reshape } = drawn;
   const [place, setPlace] = useState<About>("middle");
+  const unit = useDesk((state) => state.history.design.sheet.unit);
+  const millimetres = MILLIMETRES_PER[unit];
   const pivot = pivotOf(usePicture().report?.chosen ?? null);
   const middle = meanOf([...chosen].map((number) => nodeAt(paths, number)).filter((node) => node !== null));
   const centre = place === "pivot" && pivot ? pivot : middle;
@@ -60,14 +68,26 @@ export function ReshapeChosen({ drawn, chosen }: { drawn: Drawn; chosen: Readonl
     {
       label: "push the chosen out",
       words: `Push ${them} out from ${pivot ? "the pivot" : "the foot"} by`,
-      ...{ value: 0, unit: " mm", step: 0.5, min: -1_000, max: 1_000 },
-      make: (by: number) => (from: Reshaped) => pushFrom(from.paths, chosen, pivot ?? { x: 0, y: 0 }, by),
+      ...{
+        value: 0,
+        unit: ` ${unit}`,
+        step: LENGTH_STEP[unit],
+        min: -FARTHEST / millimetres,
+        max: FARTHEST / millimetres,
+      },
+      make: (by: number) => (from: Reshaped) => pushFrom(from.paths, chosen, pivot ?? { x: 0, y: 0 }, by * millimetres),
     },
     {
       label: "push along normals",
       words: them === "it" ? ", along its normal by" : ", along their normals by",
-      ...{ value: 0, unit: " mm", step: 0.5, min: -1_000, max: 1_000 },
-      make: (by: number) => (from: Reshaped) => pushAlongNormals(from.paths, chosen, by),
+      ...{
+        value: 0,
+        unit: ` ${unit}`,
+        step: LENGTH_STEP[unit],
+        min: -FARTHEST / millimetres,
+        max: FARTHEST / millimetres,
+      },
+      make: (by: number) => (from: Reshaped) => pushAlongNormals(from.paths, chosen, by * millimetres),
     },
   ];
   const set =

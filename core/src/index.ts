@@ -90,6 +90,7 @@ export * from "./rules/copyNames";
 export * from "./rules/gridLayout";
 export * from "./rules/groups/asymmetricUnits";
 export * from "./rules/linkedNumbers";
+export * from "./rules/shape";
 export * from "./rules/shapes";
 export * from "./rules/tile";
 export * from "./rules/vary";

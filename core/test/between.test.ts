@@ -19,6 +19,26 @@ describe("between", () => {
     [12, 14, 16, 18].forEach((radius, j) => expect(inner[j]).toBeCloseTo(radius, 4));
   });
 
+  test("the second shape is another part, drawn by hand, as it stands, and follows it", () => {
+    const nodes = [
+      { x: 0, y: -10 },
+      { x: 10, y: 10 },
+      { x: -10, y: 10 },
+    ];
+    const lastBox = (x: number) => {
+      const to = { kind: "part", part: "b", stands: "sheet" };
+      const parts = [
+        { id: "a", motif: disc(10), rules: [between({ to, count: 4 })], at: { x: -5, turn: 90 } },
+        { id: "b", motif: { kind: "drawn", paths: [{ closed: true, nodes }] }, at: { x, y: 7 } },
+      ];
+      return boxOfPath(outlinesOf(partOf(designWith({ parts }))).at(-1) ?? []);
+    };
+    for (const x of [30, 42.5]) {
+      const { left, top, right, bottom } = lastBox(x);
+      [left, top, right, bottom].forEach((side, k) => expect(side).toBeCloseTo([x - 10, -3, x + 10, 17][k] ?? NaN, 9));
+    }
+  });
+
   test("ease crowds them towards one end, and keeps the ends", () => {
     const widths = (ease: number) =>
       outlinesOf(partOf(partDesign(disc(10), [between({ to: disc(20), count: 3, ease })]))).map(

@@ -85,7 +85,7 @@ describe("places where strands cross", () => {
         const shapes = lines.map(([a, b]) => ({ path: [subpathOf([straight(a, b)], false)], pieces: null }));
         const placements = { ...placed(lines.map(() => at(0, 0))), shapeOf: Uint32Array.from(lines.keys()) };
         const ends = { cap: "butt", join: "miter", swell: [] } as const;
-        const strands = strandsOf({ shapes, placements }, { width: 0.2, swell: [] });
+        const strands = strandsOf({ shapes, placements }, { width: 0.2, swell: [], widths: "copies" });
         const found = meetingsOf(strands, ends, 0).filter(({ crossings }) => crossings > 0);
         const wanted = lines.flatMap((own, i) =>
           lines.flatMap((other, j) => (j > i && cross(own, other) ? [`${i} ${j}`] : [])),

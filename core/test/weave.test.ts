@@ -54,7 +54,7 @@ describe("over and under in turn along every strand", () => {
   ];
   test.each(cases)("%s", (_, motif, rules) => {
     const { geometry } = partOf(partDesign(motif, rules));
-    const strands = strandsOf(geometry, { width: 1, swell: [] });
+    const strands = strandsOf(geometry, { width: 1, swell: [], widths: "copies" });
     const crossings = meetingsOf(strands, ENDS, 0.4);
     expect(crossings.length).toBeGreaterThan(3);
     const { over, failing } = alternate(crossings, (strand) => strands[strand]?.run.closed ?? false);
@@ -68,7 +68,11 @@ describe("over and under in turn along every strand", () => {
   test("how often circles cross: two circles twice, eight in a ring with two neighbours on each side", () => {
     const count = (rules: object[]) =>
       meetingsOf(
-        strandsOf(partOf(partDesign({ kind: "disc", radius: 20 }, rules)).geometry, { width: 1, swell: [] }),
+        strandsOf(partOf(partDesign({ kind: "disc", radius: 20 }, rules)).geometry, {
+          width: 1,
+          swell: [],
+          widths: "copies",
+        }),
         ENDS,
         0.4,
       ).length;

@@ -14,6 +14,8 @@ export interface Stop {
 }
 
 const STOP = record({ at: given(number("share", 0)), color: given(color()) });
+/** What one stop holds. */
+export const STOP_FIELDS = STOP.fields;
 
 /** A colour at a place, as a design holds it. */
 type StopValue = StoredOf<typeof STOP.fields>;

@@ -1,10 +1,10 @@
 import { withoutDoubled } from "../geometry/arrangement/lines";
-import { transformPath } from "../geometry/path";
 import { MOST_FACED, MOST_UNITED } from "../fields/most";
-import { pieceOutline, type Piece } from "../motif/drawing";
-import { copyOutlines, shapeOfCopy } from "../rules/copyOutlines";
+import { pieceOutline, redrawnPiece, type Piece } from "../motif/drawing";
+import { shapeOfCopy } from "../rules/copyOutlines";
 import { matrixAt, type Placements } from "../rules/placements";
-import type { Shape } from "../rules/shapes";
+import { movedShape, type Shape } from "../rules/shape";
+import { sizesOf } from "../rules/standing";
 import { defineJoin, type JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import { cutAs, withinLimits } from "./joinLimits";
@@ -25,16 +25,14 @@ export const apart = defineJoin({
 /** Each copy by itself, cut and kept, its number and paint its own; doubled lines once over all. */
 function keptApart(composed: Composed, { limits, dropDoubled, bands }: JoinAsked): JoinedCopies {
   const { placements } = composed;
-  const placed = copyOutlines(composed).map((path, copy): Shape => {
-    const { pieces } = shapeOfCopy(composed, copy);
-    const matrix = matrixAt(placements.matrices, copy);
+  const placed = Array.from({ length: placements.count }, (_, copy): Shape => {
+    const { path, pieces } = movedShape(shapeOfCopy(composed, copy), matrixAt(placements.matrices, copy));
     if (!pieces) return { path: withinLimits(path, limits, cutAs(bands)), pieces: null };
-    const cut = pieces.map(({ at: _placed, ...piece }): Piece => {
-      const outline = transformPath(pieceOutline({ ...piece, ...(_placed && { at: _placed }) }), matrix);
-      const next = withinLimits(outline, limits, piece.fillRule);
-      return { ...piece, path: next, fillRule: next === outline ? piece.fillRule : "nonzero" };
+    const cut = pieces.map((piece): Piece => {
+      const next = redrawnPiece(piece, (outline) => withinLimits(outline, limits, piece.fillRule));
+      return next === piece ? piece : { ...next, fillRule: "nonzero" };
     });
-    return { path: cut.flatMap((piece) => piece.path), pieces: cut };
+    return { path: cut.flatMap(pieceOutline), pieces: cut };
   });
   const once = dropDoubled ? drawnOnce(placed) : placed;
   const stood = inPlace(once.length);
@@ -43,7 +41,8 @@ function keptApart(composed: Composed, { limits, dropDoubled, bands }: JoinAsked
     matrices: stood.matrices,
     shapeOf: stood.shapeOf,
   };
-  return { shapes: once, placements: kept, colorOf: null, faceOf: null, crossings: null, notes: [] };
+  const sizes = sizesOf(placements);
+  return { shapes: once, placements: kept, sizes, colorOf: null, faceOf: null, crossings: null, notes: [] };
 }
 
 /** Fills as they are, and of every outline only the stretches no outline before it has drawn. */

@@ -14,7 +14,7 @@ import { changesWithin, colorsOfPaint, facePainting, type FacePainting, type Pai
 import { arrange, type Face } from "../geometry/arrangement/arrange";
 import { withoutDoubled } from "../geometry/arrangement/lines";
 import { copyOutlines } from "../rules/copyOutlines";
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
 import { defineJoin, type JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import { withinLimits } from "./joinLimits";
@@ -111,6 +111,7 @@ function inFaces(composed: Composed, paint: FacePaint, asked: JoinAsked): Joined
   return {
     shapes,
     placements: inPlace(shapes.length),
+    sizes: null,
     colorOf: Int32Array.from([...colored.map(({ color }) => color), 0]),
     faceOf: [...colored.map(({ name }) => name), null],
     crossings: null,

@@ -1,3 +1,4 @@
+import { sizingMatrices, unsized } from "../rules/standing";
 import type { Bands, JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import type { ResolvedJoin } from "./joinFields";
@@ -16,7 +17,18 @@ export function isJoined(join: Pick<ResolvedJoin, "mode" | "dropDoubled" | "offs
 export function joinCopies(composed: Composed, join: ResolvedJoin, asked: JoinAsked): JoinedCopies {
   const definition = joinOf(join.mode);
   const joined = definition.join(composed, join, asked);
-  return join.offset && definition.takesOffset ? { ...joined, ...withOffsets(joined, join.offset) } : joined;
+  return asLarge(join.offset && definition.takesOffset ? { ...joined, ...withOffsets(joined, join.offset) } : joined);
+}
+
+/** What was one copy is painted with a line as wide as that copy's, whatever the join has cut. */
+function asLarge(joined: JoinedCopies): JoinedCopies {
+  const { shapes, placements, sizes } = joined;
+  if (!sizes || sizes.every((size) => size === 1)) return joined;
+  return {
+    ...joined,
+    shapes: unsized(shapes, sizes),
+    placements: { ...placements, matrices: sizingMatrices(sizes) },
+  };
 }
 
 /** What of a join tells geometries apart. Colours are left out: a new one computes nothing again. */

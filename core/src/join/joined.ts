@@ -1,5 +1,5 @@
 import type { Placements } from "../rules/placements";
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
 import type { WovenCrossing } from "./weave/weave";
 
 /** Copies as they are to be painted: outlines on the sheet, each once where it is. */
@@ -8,6 +8,8 @@ export interface JoinedCopies {
   readonly shapes: readonly Shape[];
   /** Where they stand. */
   readonly placements: Placements;
+  /** How large the copy each outline was one of is, by which its line is as wide; null where outlines are of several. */
+  readonly sizes: Float64Array | null;
   /** For joins into faces: what each outline is coloured by. */
   readonly colorOf: Int32Array | null;
   /** For joins into faces: the name of each outline that is one, by its orbit and its number around it. */

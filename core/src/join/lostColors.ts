@@ -1,4 +1,4 @@
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
 
 const TOLD = "joined copies take the part’s finish; the motif’s own colours show only while they are apart";
 

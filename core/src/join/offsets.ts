@@ -1,20 +1,18 @@
+import { at } from "../geometry/at";
 import { offsetPath } from "../geometry/offset/offset";
 import { areaOfPath, type Path } from "../geometry/path";
-import type { Placements } from "../rules/placements";
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
 import type { Offset } from "./offsetFields";
 import { inPlaceOf } from "./inPlace";
+import type { JoinedCopies } from "./joined";
 
-interface Placed {
-  readonly shapes: readonly Shape[];
-  readonly placements: Placements;
-}
+type Placed = Pick<JoinedCopies, "shapes" | "placements" | "sizes">;
 
 /**
  * Outlines that stand on the sheet with those beside them, the largest first, so that the smaller lie on top. Those
  * that have shrunk to nothing are left out.
  */
-export function withOffsets({ shapes, placements }: Placed, { by, times, corners, keep }: Offset): Placed {
+export function withOffsets({ shapes, placements, sizes }: Placed, { by, times, corners, keep }: Offset): Placed {
   const levels = Array.from({ length: times }, (_, k) =>
     shapes.map(({ path }): Shape => ({ path: offsetPath(path, by * (k + 1), corners), pieces: null })),
   );
@@ -22,12 +20,11 @@ export function withOffsets({ shapes, placements }: Placed, { by, times, corners
   const ordered = by > 0 ? [...levels.reverse(), ...own] : [...own, ...levels];
   const made = ordered.flatMap((level) => level.map((shape, copy) => ({ shape, copy })));
   const kept = made.filter(({ shape }) => !isNothing(shape.path));
+  const copies = Uint32Array.from(kept, ({ copy }) => copy);
   return {
     shapes: kept.map(({ shape }) => shape),
-    placements: inPlaceOf(
-      placements,
-      Uint32Array.from(kept, ({ copy }) => copy),
-    ),
+    placements: inPlaceOf(placements, copies),
+    sizes: sizes && Float64Array.from(copies, (copy) => at(sizes, copy)),
   };
 }
 

@@ -8,7 +8,8 @@ import type { Path } from "../geometry/path";
 import { widestOf, type LineShape } from "../geometry/strip/lineShape";
 import { NO_LINE, type Piece } from "../motif/drawing";
 import { copyOutlines } from "../rules/copyOutlines";
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
+import { sizesOf } from "../rules/standing";
 import { defineJoin, type Bands } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import { withinLimits, type JoinLimits } from "./joinLimits";
@@ -61,6 +62,7 @@ function joined(composed: Composed, { shapes, crossings, notes }: WovenShapes): 
   return {
     shapes,
     placements,
+    sizes: sizesOf(composed.placements),
     colorOf: null,
     faceOf: null,
     crossings,

@@ -17,6 +17,7 @@ export function whole(path: Path, { shapes }: Composed, { limits, bands }: JoinA
   return {
     shapes: [{ path: outline, pieces: null }],
     placements: inPlace(1),
+    sizes: null,
     colorOf: null,
     faceOf: null,
     crossings: null,

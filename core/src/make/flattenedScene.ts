@@ -4,7 +4,7 @@ import { sizeOf } from "../geometry/matrix";
 import { subpathOf, type Path } from "../geometry/path";
 import type { Piece } from "../motif/drawing";
 import { matrixAt } from "../rules/placements";
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
 import type { PartScene, Scene } from "../scene/scene";
 
 /** A scene whose outlines are straight pieces, none of which leaves its curve by more than `tolerance` millimetres on the sheet. */

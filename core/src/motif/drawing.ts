@@ -66,14 +66,19 @@ export interface Drawing {
   readonly notes: readonly string[];
 }
 
+/** Where another part that is a motif stands: its own origin in the motif's, or as it stands on the sheet. */
+export const PART_STANDS = ["own", "sheet"] as const;
+/** Where another part that is a motif stands. */
+export type PartStands = (typeof PART_STANDS)[number];
+
 /** What a motif or a rule may ask of what is around it, all of it as seen from its own space. Millimetres. */
 export interface Surroundings {
   /** The outline of another part's source as it stands on the sheet; null when it has none. */
   lineOf: (part: string) => Path | null;
   /** The outlines of all copies of another part. */
   areaOf: (part: string) => Path | null;
-  /** Another part whole, with its finish, about its own origin. */
-  wholeOf: (part: string) => Drawing | null;
+  /** Another part whole, with its finish, about its own origin or where it stands on the sheet. */
+  wholeOf: (part: string, stands: PartStands) => Drawing | null;
   /** The sheet's edge. */
   sheet: () => Path;
 }
@@ -94,7 +99,7 @@ export function pieceOutline({ path, at }: Piece): Path {
 /** A piece carried by a map: its line grows with it. */
 export function movedPiece(piece: Piece, by: Matrix): Piece {
   if (piece.at) return { ...piece, at: multiply(by, piece.at) };
-  return { ...piece, path: transformPath(piece.path, by), line: piece.line && sizedLine(piece.line, sizeOf(by)) };
+  return { ...piece, path: transformPath(piece.path, by), line: piece.line && sizedPieceLine(piece.line, sizeOf(by)) };
 }
 
 /** A piece with another outline in the place of the one it has where it stands. */
@@ -103,9 +108,10 @@ export function redrawnPiece(piece: Piece, redraw: (outline: Path) => Path): Pie
   const outline = pieceOutline(piece);
   const next = redraw(outline);
   if (next === outline) return piece;
-  return { ...rest, path: next, line: at && piece.line ? sizedLine(piece.line, sizeOf(at)) : piece.line };
+  return { ...rest, path: next, line: at && piece.line ? sizedPieceLine(piece.line, sizeOf(at)) : piece.line };
 }
 
-function sizedLine(line: PieceLine, size: number): PieceLine {
+/** A piece's own line so many times as large. */
+export function sizedPieceLine(line: PieceLine, size: number): PieceLine {
   return { ...line, width: line.width * size, dash: line.dash.map((length) => length * size) };
 }

@@ -4,7 +4,7 @@ import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
 import { carrySameHeight } from "./carried";
 import { matrixAt, pickCopies, type Placements } from "./placements";
-import type { Shape } from "./shapes";
+import type { Shape } from "./shape";
 
 /** Side of the cells copies are sorted into by their centre, millimetres. */
 const CELL = TOLERANCE * 16;

@@ -11,7 +11,9 @@ import type { LinkReport } from "./linkedNumbers";
 import { mostCopiesCheck } from "./mostCopies";
 import { matrixAt, MATRIX_STRIDE, pickCopies, sourcePlacement, type Placements } from "./placements";
 import { placingTrouble } from "./ruleTrouble";
-import { reshapeCopies, reshapeMotifs, type Shape } from "./shapes";
+import type { Shape } from "./shape";
+import { reshapeCopies, reshapeMotifs } from "./shapes";
+import { sizesOf, sizingMatrices } from "./standing";
 
 /** A mark of one rule, with the map from the rule's own space to the sheet. */
 export interface PlacedMark {
@@ -192,7 +194,7 @@ function multiplyInto(
 function repeat(number: number, { placements: group, shapes }: Stage, own: Transforms, after: Matrix): Stage {
   const copies = own.matrices.length / MATRIX_STRIDE;
   const { reshape, rings = null, rows = null, columns = null } = own;
-  const inner = reshape?.space === "group" ? { ...group, matrices: identities(group.count) } : group;
+  const inner = reshape?.space === "group" ? { ...group, matrices: sizingMatrices(sizesOf(group)) } : group;
   const matrices = movedMatrices(own.matrices, after);
   const shaped = !reshape
     ? { shapes, shapeOf: repeated(group.shapeOf, copies) }
@@ -209,12 +211,6 @@ function repeat(number: number, { placements: group, shapes }: Stage, own: Trans
   const slots = kept ?? Uint32Array.from({ length: product.count }, (_, copy) => copy);
   const placements = { ...pickCopies(product, slots), slots: slots.map((copy) => fullSlot(group, copy)) };
   return { placements, shapes: shaped.shapes };
-}
-
-function identities(count: number): Float64Array {
-  const matrices = new Float64Array(count * MATRIX_STRIDE);
-  for (let copy = 0; copy < count; copy++) matrices.set(IDENTITY, copy * MATRIX_STRIDE);
-  return matrices;
 }
 
 function repeated(shapeOf: Uint32Array | null, copies: number): Uint32Array | null {

@@ -2,7 +2,7 @@ import { at } from "../geometry/at";
 import { determinant } from "../geometry/matrix";
 import { reversePath, transformPath, type Path } from "../geometry/path";
 import { matrixAt, type Placements } from "./placements";
-import type { Shape } from "./shapes";
+import type { Shape } from "./shape";
 
 /** Copies and the outlines they have. */
 interface Copies {

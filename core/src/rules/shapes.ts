@@ -1,16 +1,10 @@
-import { transformPath, type Path } from "../geometry/path";
+import { at } from "../geometry/at";
 import { IDENTITY } from "../geometry/matrix";
-import { movedPiece, redrawnPiece, type Piece } from "../motif/drawing";
+import { redrawnPiece } from "../motif/drawing";
 import type { Reshape } from "./definition";
 import { matrixAt, type Placements } from "./placements";
-
-/** An outline copies are painted with. Millimetres. */
-export interface Shape {
-  /** Its outline, in its own space. */
-  readonly path: Path;
-  /** The pieces it is painted in, bottom first; null when the part's finish paints the outline as one. */
-  readonly pieces: readonly Piece[] | null;
-}
+import { movedShape, type Shape } from "./shape";
+import { sizesOf, unsized } from "./standing";
 
 /** Outlines, and for each copy of a product the number of its own. */
 interface ShapedCopies {
@@ -33,7 +27,10 @@ export function reshapeMotifs(
   return { shapes: made.flat(), shapeOf };
 }
 
-/** The outlines of a product reshaped where its copies stand: one for every copy. */
+/**
+ * The outlines of a product reshaped where its copies stand: one for every copy, each in a space as much smaller as its copy
+ * is larger.
+ */
 export function reshapeCopies(
   reshape: Reshape,
   copies: number,
@@ -46,16 +43,14 @@ export function reshapeCopies(
     const shape = shapes[group.shapeOf?.[inner] ?? 0] ?? { path: [], pieces: null };
     return reshaped(placed(shape, group, inner), reshape, Math.floor(copy / group.count));
   });
-  return { shapes: made, shapeOf: Uint32Array.from({ length: count }, (_, copy) => copy) };
+  const sizes = sizesOf(group);
+  const all = Float64Array.from({ length: count }, (_, copy) => at(sizes, copy % group.count));
+  return { shapes: unsized(made, all), shapeOf: Uint32Array.from({ length: count }, (_, copy) => copy) };
 }
 
-function placed({ path, pieces }: Shape, group: Placements, copy: number): Shape {
+function placed(shape: Shape, group: Placements, copy: number): Shape {
   const matrix = matrixAt(group.matrices, copy);
-  if (matrix.every((entry, place) => entry === IDENTITY[place])) return { path, pieces };
-  return {
-    path: transformPath(path, matrix),
-    pieces: pieces && pieces.map((piece) => movedPiece(piece, matrix)),
-  };
+  return matrix.every((entry, place) => entry === IDENTITY[place]) ? shape : movedShape(shape, matrix);
 }
 
 function reshaped({ path, pieces }: Shape, { outline, keepsPieces }: Reshape, j: number): Shape {

@@ -122,7 +122,16 @@ function shapesOf(piece: Piece, back: Matrix): SvgShapeValue[] {
     const dash = line.dash.map((length) => length * size);
     return [{ ...filled, line: { color: stroke, width: line.width * size, cap, join, dash } }];
   }
-  const shape = { width: line.width, cap, join, dash: line.dash, dots: null, swell: [], place: "center" as const };
+  const shape = {
+    width: line.width,
+    cap,
+    join,
+    dash: line.dash,
+    dots: null,
+    swell: [],
+    place: "center" as const,
+    widths: "copies" as const,
+  };
   const area: Path = strokeAreas(piece.path, shape, false).flatMap(({ path }) => path);
   return [filled, { d: pathData(transformPath(transformPath(area, at), back)), fill: stroke, ...shared }];
 }

@@ -6,6 +6,7 @@ import { withoutCoinciding } from "../rules/coinciding";
 import { once } from "../geometry/once";
 import type { ActiveRule, Composition } from "../rules/compose";
 import { joinedCopies } from "./joinedCopies";
+import { evenLines } from "./evenLines";
 import type { PartGeometry } from "./scene";
 import { wedgeOf } from "./wedge";
 
@@ -29,6 +30,7 @@ export function geometryOf(
   const kept = part.oneEach ? withoutCoinciding(shapes, composed.placements) : composed.placements;
   const copies = { shapes, placements: kept };
   const joined = joinedCopies(part, copies, onSheet);
+  const painted = evenLines(joined ?? copies, part.finish.line);
   return {
     path,
     motifAt,
@@ -37,9 +39,9 @@ export function geometryOf(
     links: composed.links,
     tiles: once(() => tilesOf(rules)),
     marks: composed.marks,
-    copies,
-    shapes: joined?.shapes ?? shapes,
-    placements: joined?.placements ?? kept,
+    copies: joined ? evenLines(copies, part.finish.line) : painted,
+    shapes: painted.shapes,
+    placements: painted.placements,
     joined: joined !== null,
     colorOf: joined?.colorOf ?? null,
     faceOf: joined?.faceOf ?? null,

@@ -14,7 +14,7 @@ import type { Size } from "../geometry/size";
 import type { PlacedMark } from "../rules/compose";
 import type { LinkReport } from "../rules/linkedNumbers";
 import type { Placements } from "../rules/placements";
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
 import type { Pattern } from "./patternOfPart";
 import type { Wedge } from "./wedge";
 

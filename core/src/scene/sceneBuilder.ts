@@ -10,6 +10,7 @@ import { once } from "../geometry/once";
 import { composeRules, type Composition } from "../rules/compose";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import { prepareForResolved, type Host } from "./needs";
+import { evenLineKey } from "./evenLines";
 import { drawPart, footOf } from "./partDrawing";
 import { geometryOf, type Around } from "./partGeometry";
 import { patternOf } from "./patternOfPart";
@@ -138,6 +139,7 @@ function computePart(
     part.at.join(),
     part.oneEach,
     joinKey(part.join, bandsOf(part.finish)),
+    evenLineKey(part.finish.line),
   ].join("\n");
   const same = before?.followed.every((one, index) => one === followed[index]) ? before : undefined;
   const sceneOf = (id: string) => usedOf(id)?.scene;

@@ -27,9 +27,9 @@ export function surroundingsOf(
       const geometry = partOf(id)?.geometry;
       return geometry && back ? transformPath(areaOfCopies(geometry), back) : null;
     },
-    wholeOf(id) {
+    wholeOf(id, stands) {
       const part = partOf(id);
-      const toOwn = part && invert(part.geometry.at);
+      const toOwn = stands === "sheet" ? back : part && invert(part.geometry.at);
       return part && toOwn ? wholePart(part, toOwn) : null;
     },
     sheet: () => (back ? transformPath([sheetEdge(sheet)], back) : []),

@@ -6,7 +6,7 @@ import type { Path } from "../geometry/path";
 import type { LineShape } from "../geometry/strip/lineShape";
 import { isArea, isLine } from "../join/whole";
 import type { Piece, PieceHeight, PieceLine } from "../motif/drawing";
-import type { Shape } from "../rules/shapes";
+import type { Shape } from "../rules/shape";
 import type { ResolvedFinish } from "../finish/finishFields";
 
 /** An area that is given height: where a motif has several, each by itself. */
@@ -53,5 +53,5 @@ function piecesOf(piece: Piece, finish: ResolvedFinish): AreaPiece[] {
 }
 
 function lineShape({ width, cap, join, dash }: PieceLine): LineShape {
-  return { width, cap, join, dash, dots: null, swell: [], place: "center" };
+  return { width, cap, join, dash, dots: null, swell: [], place: "center", widths: "copies" };
 }

@@ -1,10 +1,8 @@
 import { at as entryAt } from "../geometry/at";
-import { invert, type Matrix } from "../geometry/matrix";
-import { transformPath } from "../geometry/path";
-import { movedPiece } from "../motif/drawing";
+import { invert, multiply, type Matrix } from "../geometry/matrix";
 import { inPlace } from "../join/inPlace";
 import { MATRIX_STRIDE, matrixAt, type Placements } from "../rules/placements";
-import type { Shape } from "../rules/shapes";
+import { movedShape, type Shape } from "../rules/shape";
 import type { PartGeometry } from "../scene/scene";
 
 /** What is given height, in its own space, and where each copy of it stands on the sheet. */
@@ -22,24 +20,14 @@ export interface SolidCopies {
 export function solidCopies(geometry: PartGeometry): SolidCopies {
   const { shapes, placements, joined, copies } = geometry;
   if (!joined) return { shapes, placements };
-  if (placements.spans === copies.placements.spans && placements.count === copies.placements.count) {
-    const back = (copy: number) => invert(matrixAt(copies.placements.matrices, copy));
-    const own = Array.from({ length: placements.count }, (_, copy) => {
-      const shape = entryAt(shapes, placements.shapeOf ? entryAt(placements.shapeOf, copy) : 0);
-      return carriedShape(shape, back(copy));
-    });
-    return { shapes: own, placements: { ...copies.placements, shapeOf: inPlace(own.length).shapeOf } };
-  }
-  const back = invert(geometry.at);
-  return {
-    shapes: shapes.map((shape) => carriedShape(shape, back)),
-    placements: { ...placements, matrices: everywhere(geometry.at, placements.count) },
-  };
-}
-
-function carriedShape({ path, pieces }: Shape, by: Matrix | null): Shape {
-  if (!by) return { path, pieces };
-  return { path: transformPath(path, by), pieces: pieces && pieces.map((piece) => movedPiece(piece, by)) };
+  const isEachACopy = placements.spans === copies.placements.spans && placements.count === copies.placements.count;
+  const home = isEachACopy ? copies.placements.matrices : everywhere(geometry.at, placements.count);
+  const own = Array.from({ length: placements.count }, (_, copy) => {
+    const shape = entryAt(shapes, placements.shapeOf ? entryAt(placements.shapeOf, copy) : 0);
+    const back = invert(matrixAt(home, copy));
+    return back ? movedShape(shape, multiply(back, matrixAt(placements.matrices, copy))) : shape;
+  });
+  return { shapes: own, placements: { ...placements, matrices: home, shapeOf: inPlace(own.length).shapeOf } };
 }
 
 function everywhere(matrix: Matrix, count: number): Float64Array {

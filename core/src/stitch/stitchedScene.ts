@@ -61,6 +61,7 @@ function threadPart(path: Subpath[], color: string, number: number): PartScene {
       dots: null,
       swell: [],
       place: "center",
+      widths: "copies",
       paint: { kind: "flat", color },
     },
   });

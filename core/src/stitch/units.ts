@@ -55,6 +55,7 @@ function unitsOfPart(
   const { placements, faceOf } = part.geometry;
   const limits: Limits = { longest, shortest, pull };
   const isByFinish = part.stitch === null;
+  const isEven = part.finish.line?.widths === "same";
   const known = new KnownShapes(part, scale);
   const colors = { fill: colorOf(part, "fill", thread), line: colorOf(part, "line", thread) };
   const units = Array.from({ length: placements.count }, (_, copy): Unit[] => {
@@ -70,8 +71,8 @@ function unitsOfPart(
     }
     const lineColor = line && isFace !== true ? colors.line(copy) : null;
     if (line && lineColor !== null) {
-      // A line of the finish is as much thinner as its copy is smaller.
-      const wide = isByFinish ? { ...line, width: line.width * size } : line;
+      // A line of the finish is as much thinner as its copy is smaller, unless it is as wide everywhere.
+      const wide = isByFinish ? { ...line, width: line.width * (isEven ? scale : size) } : line;
       const sewn = known.sewn("line", copy, (path) => sewLine(path, wide, underlay, limits));
       own.push({ ...common, thread: lineColor, width: LINE_STITCH_KINDS[wide.kind].width(wide), ...sewn });
     }

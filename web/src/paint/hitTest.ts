@@ -26,6 +26,7 @@ function hitCopy(
 ): number | null {
   const { shapes, placements } = part.geometry.copies;
   const width = part.finish.line ? widestOf(part.finish.line) : 0;
+  const isEven = part.finish.line?.widths === "same";
   const outlines = shapes.map(({ path }) => ({ outline: motifPath(path), reach: reachOf(path) + width }));
   for (let copy = placements.count - 1; copy >= 0; copy--) {
     const shape = placements.shapeOf?.[copy] ?? 0;
@@ -38,7 +39,7 @@ function hitCopy(
     if (!back) continue;
     const { x, y } = apply(back, point);
     if ((part.finish.fill || shapes[shape]?.pieces) && context.isPointInPath(outline, x, y)) return copy;
-    context.lineWidth = width + (2 * NEAR_PIXELS) / (scale * sizeOf(matrix));
+    context.lineWidth = width * (isEven ? 1 / sizeOf(matrix) : 1) + (2 * NEAR_PIXELS) / (scale * sizeOf(matrix));
     if (context.isPointInStroke(outline, x, y)) return copy;
   }
   return null;

@@ -5,7 +5,7 @@ import { list } from "../../fields/list";
 import { nullable } from "../../fields/nullable";
 import { number } from "../../fields/number";
 import { record } from "../../fields/record";
-import { CAPS, LINE_JOINS, LINE_PLACES, type LineShape } from "../../geometry/strip/lineShape";
+import { CAPS, LINE_JOINS, LINE_PLACES, LINE_WIDTHS, type LineShape } from "../../geometry/strip/lineShape";
 import { linePaint, type FlatPaint, type VariedPaint } from "../fills/fill";
 import type { Paint } from "../paint";
 
@@ -19,7 +19,7 @@ export const SWELL_FIELDS = SWELL.fields;
 
 /** A line around or along an outline. */
 export const LINE = record({
-  /** Millimetres in the motif's own size: a smaller copy has a thinner line. */
+  /** Millimetres in the motif's own size, unless the widths are the same everywhere. */
   width: number("length", 0.5, LINE_WIDTH),
   cap: choice(CAPS, "round"),
   join: choice(LINE_JOINS, "round"),
@@ -30,6 +30,8 @@ export const LINE = record({
   /** Widths along the line in place of the one width. */
   swell: list(SWELL, { most: 100 }),
   place: choice(LINE_PLACES, "center"),
+  /** Whether widths follow the size of the copies. */
+  widths: choice(LINE_WIDTHS, "copies"),
   paint: linePaint("#2B2140"),
 });
 

@@ -1,5 +1,5 @@
 import { NO_LINE, type Piece } from "../../motif/drawing";
-import type { Shape } from "../../rules/shapes";
+import type { Shape } from "../../rules/shape";
 import { isAlongLine, isPictured } from "../paint";
 import type { ResolvedLine } from "./lineFields";
 import { strokeAreas } from "./strokeAreas";
@@ -7,8 +7,7 @@ import { strokeAreas } from "./strokeAreas";
 const remembered = new WeakMap<readonly Shape[], { key: string; painted: readonly Shape[] }>();
 
 /** Whether a line is more than a stroke every picture format can draw by itself. */
-function needsAreas(line: ResolvedLine | null): boolean {
-  if (!line) return false;
+export function needsAreas(line: ResolvedLine): boolean {
   const { swell, dots, place, paint } = line;
   return swell.length > 0 || dots !== null || place !== "center" || isAlongLine(paint) || isPictured(paint);
 }
@@ -25,13 +24,20 @@ export function hasLineAreas(shapes: readonly Shape[]): boolean {
  */
 export function strokesAsAreas(shapes: readonly Shape[], line: ResolvedLine | null): readonly Shape[] {
   if (!line || !needsAreas(line)) return shapes;
-  const { paint: _colors, ...shape } = line;
-  const shaded = isAlongLine(line.paint);
-  const key = JSON.stringify([shape, shaded]);
+  const { paint, ...shape } = line;
+  const key = JSON.stringify([shape, isAlongLine(paint)]);
   const known = remembered.get(shapes);
   if (known?.key === key) return known.painted;
+  const painted = shapes.map((outline) => lineAsAreas(outline, line));
+  remembered.set(shapes, { key, painted });
+  return painted;
+}
+
+/** An outline with the part's line as areas, and its fill as a piece below them. */
+export function lineAsAreas(outline: Shape, line: ResolvedLine): Shape {
+  const shaded = isAlongLine(line.paint);
   const areas = (piece: Piece): Piece[] =>
-    strokeAreas(piece.path, shape, shaded).map(({ path, along }) => ({
+    strokeAreas(piece.path, line, shaded).map(({ path, along }) => ({
       path,
       ...(piece.at && { at: piece.at }),
       fill: along === null || !shaded ? "line" : { along },
@@ -39,16 +45,14 @@ export function strokesAsAreas(shapes: readonly Shape[], line: ResolvedLine | nu
       line: NO_LINE,
       opacity: piece.opacity,
     }));
-  const painted = shapes.map((outline): Shape => {
-    const pieces = outline.pieces ?? [
-      { path: outline.path, fill: "finish", fillRule: "nonzero", line: null, opacity: 1 },
-    ];
-    const own = pieces.flatMap((piece): Piece[] => {
-      if (piece.line) return [piece];
-      return piece.fill === null ? areas(piece) : [{ ...piece, line: NO_LINE }, ...areas(piece)];
-    });
-    return { path: outline.path, pieces: own };
+  const own = piecesOf(outline).flatMap((piece): Piece[] => {
+    if (piece.line) return [piece];
+    return piece.fill === null ? areas(piece) : [{ ...piece, line: NO_LINE }, ...areas(piece)];
   });
-  remembered.set(shapes, { key, painted });
-  return painted;
+  return { path: outline.path, pieces: own };
+}
+
+/** What an outline is painted in: its pieces, or the one the part's finish paints. */
+export function piecesOf({ path, pieces }: Shape): readonly Piece[] {
+  return pieces ?? [{ path, fill: "finish", fillRule: "nonzero", line: null, opacity: 1 }];
 }

@@ -14,6 +14,11 @@ export const LINE_PLACES = ["center", "inside", "outside"] as const;
 /** Where a line lies beside its outline. */
 export type LinePlace = (typeof LINE_PLACES)[number];
 
+/** How wide lines of copies of other sizes are: as much wider as the copy is larger, or all the same. */
+export const LINE_WIDTHS = ["copies", "same"] as const;
+/** How wide lines of copies of other sizes are. */
+export type LineWidths = (typeof LINE_WIDTHS)[number];
+
 /** The shape of a line, whatever its colours. Millimetres in the motif's own size. */
 export interface LineShape {
   /** Where it does not swell. */
@@ -30,6 +35,19 @@ export interface LineShape {
   readonly swell: readonly Knot[];
   /** On which side of a closed outline it lies. */
   readonly place: LinePlace;
+  /** Whether widths, dashes and dots are as much larger as a copy is, or the same everywhere. */
+  readonly widths: LineWidths;
+}
+
+/** A line so many times as large: widths, dashes and gaps between dots. */
+export function sizedLine<L extends LineShape>(line: L, size: number): L {
+  return {
+    ...line,
+    width: line.width * size,
+    dash: line.dash.map((length) => length * size),
+    dots: line.dots && { gap: line.dots.gap * size },
+    swell: line.swell.map(({ at, value }) => ({ at, value: value * size })),
+  };
 }
 
 /** The greatest width a line has. */

@@ -4,7 +4,7 @@ import { transformPath, type Subpath } from "../../geometry/path";
 import { stripLine, type StripLine } from "../../geometry/strip/strip";
 import type { LineShape } from "../../geometry/strip/lineShape";
 import { matrixAt, type Placements } from "../../rules/placements";
-import type { Shape } from "../../rules/shapes";
+import type { Shape } from "../../rules/shape";
 
 /** One run of one copy as a band of the line's width, on the sheet. Millimetres. */
 export interface Strand {
@@ -23,13 +23,13 @@ export interface Strand {
 /** The bands that copies drawn with a line are. */
 export function strandsOf(
   { shapes, placements }: { readonly shapes: readonly Shape[]; readonly placements: Placements },
-  line: Pick<LineShape, "width" | "swell">,
+  line: Pick<LineShape, "width" | "swell" | "widths">,
 ): Strand[] {
   const strands: Strand[] = [];
   const swell = line.swell.length > 0 ? monotone(line.swell) : null;
   for (let copy = 0; copy < placements.count; copy++) {
     const matrix = matrixAt(placements.matrices, copy);
-    const size = sizeOf(matrix);
+    const size = line.widths === "same" ? 1 : sizeOf(matrix);
     for (const run of transformPath(shapes[placements.shapeOf?.[copy] ?? 0]?.path ?? [], matrix)) {
       const laid = stripLine(run);
       const { length } = laid.measured;

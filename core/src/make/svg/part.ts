@@ -3,7 +3,7 @@ import { changesWithin, colorAlongLine, colorAt, overOf, type Paint } from "../.
 import type { Matrix } from "../../geometry/matrix";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
 import { matrixAt } from "../../rules/placements";
-import type { Shape } from "../../rules/shapes";
+import type { Shape } from "../../rules/shape";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import type { PartScene } from "../../scene/scene";
 import { decimals } from "../../geometry/decimals";

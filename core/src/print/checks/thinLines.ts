@@ -18,7 +18,7 @@ export const thinLines = definePrintCheck({
       let at = { x: 0, y: 0 };
       for (let copy = 0; copy < placements.count; copy++) {
         const matrix = matrixAt(placements.matrices, copy);
-        const size = sizeOf(matrix);
+        const size = line.widths === "same" ? 1 : sizeOf(matrix);
         if (size < smallest) [smallest, at] = [size, { x: matrix[4], y: matrix[5] }];
       }
       const width = widestOf(line) * smallest * scale;

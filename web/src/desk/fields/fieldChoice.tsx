@@ -1,5 +1,5 @@
 import { BoundChoice } from "./boundChoice";
-import { useField } from "./fieldsContext";
+import { useField, useFieldLabel } from "./fieldsContext";
 
 interface FieldChoiceProps {
   readonly of: string;
@@ -9,7 +9,8 @@ interface FieldChoiceProps {
 }
 
 /** One choice of a motif or a rule. */
-export function FieldChoice({ of, label = of, words = {} }: FieldChoiceProps) {
+export function FieldChoice({ of, label: own = of, words = {} }: FieldChoiceProps) {
+  const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "choice");
   const value = typeof stored === "string" ? stored : field.default;
   const choices = field.choices.map((choice) => ({ value: choice, words: words[choice] ?? choice }));
@@ -18,7 +19,8 @@ export function FieldChoice({ of, label = of, words = {} }: FieldChoiceProps) {
 }
 
 /** A yes or no of a motif or a rule, in words. */
-export function FieldToggle({ of, label, yes, no }: { of: string; label: string; yes: string; no: string }) {
+export function FieldToggle({ of, label: own, yes, no }: { of: string; label: string; yes: string; no: string }) {
+  const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "toggle");
   const value = (typeof stored === "boolean" ? stored : field.default) ? "yes" : "no";
   const choices = [

@@ -2,11 +2,12 @@ import { useState } from "react";
 import { COPY_NAMES, isNumberValue, readCopyFormula, scopeOf } from "@twin-petal/core";
 import { useTroubleNotes } from "@/ui/sentence";
 import { useNumbers } from "./boundNumber";
-import { useField } from "./fieldsContext";
+import { useField, useFieldLabel } from "./fieldsContext";
 import { FormulaCurve } from "./formulaCurve";
 
 /** A formula over what each copy knows of itself, typed where it stands, with the curve of its values. */
-export function FieldFormula({ of, label }: { of: string; label: string }) {
+export function FieldFormula({ of, label: own }: { of: string; label: string }) {
+  const label = useFieldLabel(own);
   const { stored, set } = useField(of, "formula");
   const { note } = useTroubleNotes();
   const scope = scopeOf(useNumbers());

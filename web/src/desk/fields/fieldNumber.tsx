@@ -1,6 +1,6 @@
 import { isNumberValue } from "@twin-petal/core";
 import { BoundNumber } from "./boundNumber";
-import { useField } from "./fieldsContext";
+import { useField, useFieldLabel } from "./fieldsContext";
 import { useLinked } from "./useLinked";
 
 interface FieldNumberProps {
@@ -13,7 +13,8 @@ interface FieldNumberProps {
 }
 
 /** One number of a motif or a rule. */
-export function FieldNumber({ of, label = of, following = 0, suffix }: FieldNumberProps) {
+export function FieldNumber({ of, label: own = of, following = 0, suffix }: FieldNumberProps) {
+  const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "number", "following");
   const linked = useLinked(of, (value) => value);
   return (

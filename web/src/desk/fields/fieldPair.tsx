@@ -3,7 +3,7 @@ import { BoundNumber } from "./boundNumber";
 import { useEditing } from "@/store/deskStore";
 import { ownerKey } from "@/store/edits/owners";
 import { setField } from "@/store/edits/rules";
-import { useField, useFields } from "./fieldsContext";
+import { useField, useFieldLabel, useFields } from "./fieldsContext";
 import { useLinked } from "./useLinked";
 import { WordButton } from "./wordButton";
 
@@ -17,7 +17,8 @@ interface FieldPairProps {
 }
 
 /** Two numbers that belong together, or one that stands for both. */
-export function FieldPair({ of, label = of, names = ["across", "down"], apart }: FieldPairProps) {
+export function FieldPair({ of, label: own = of, names = ["across", "down"], apart }: FieldPairProps) {
+  const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "pair");
   const { part, owner } = useFields();
   const { edit } = useEditing();

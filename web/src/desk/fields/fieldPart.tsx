@@ -1,7 +1,7 @@
 import { SHEET } from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
 import { Choice } from "@/ui/choice";
-import { useField, useFields } from "./fieldsContext";
+import { useField, useFieldLabel, useFields } from "./fieldsContext";
 
 interface FieldPartProps {
   readonly of: string;
@@ -12,7 +12,8 @@ interface FieldPartProps {
 }
 
 /** Another part, named in a sentence. */
-export function FieldPart({ of, label = of, sheet, none }: FieldPartProps) {
+export function FieldPart({ of, label: own = of, sheet, none }: FieldPartProps) {
+  const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "part");
   const { part } = useFields();
   const parts = useDesk((state) => state.history.design.parts);

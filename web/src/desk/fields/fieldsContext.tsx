@@ -10,6 +10,8 @@ interface Fields {
   readonly owner: FieldOwner;
   readonly stored: StoredFields;
   readonly table: FieldTable;
+  /** What it is to the motif or the rule it belongs to; names its fields apart from theirs. */
+  readonly role?: string;
 }
 
 const FieldsContext = createContext<Fields | null>(null);
@@ -22,6 +24,12 @@ export function useFields(): Fields {
   const fields = useContext(FieldsContext);
   if (!fields) throw new Error("this belongs in the sentence of a motif or a rule");
   return fields;
+}
+
+/** What a field is called by itself: with the role of the motif it belongs to, where that stands within another. */
+export function useFieldLabel(label: string): string {
+  const { role } = useFields();
+  return role === undefined ? label : `${role}: ${label}`;
 }
 
 /** One field of the sentence: its definition, what is stored, and how to store something else. */

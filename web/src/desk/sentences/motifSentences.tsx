@@ -57,7 +57,9 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   ),
   part: () => (
     <>
-      <FieldPart of="part" label="part used" />, whole and with its finish.
+      <FieldPart of="part" label="part used" />, whole and with its finish,{" "}
+      <FieldChoice of="stands" label="where it stands" words={{ own: "about its own middle", sheet: "as it stands" }} />
+      .
     </>
   ),
   line: () => (

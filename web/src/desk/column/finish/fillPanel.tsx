@@ -8,9 +8,12 @@ import {
   type PaletteColor,
 } from "@twin-petal/core";
 import { Choice } from "@/ui/choice";
+import { Menu, MenuItem } from "@/ui/menu";
 import { Swatch } from "@/ui/swatch";
 import { TouchButton } from "../../fields/touchButton";
+import { WordButton } from "../../fields/wordButton";
 import { FILL_KINDS, FILL_LABELS, labelsOfFill } from "./fills/list";
+import { isStopped, StopNumbers } from "./stopNumbers";
 import { companionOf, ofKind, recolored } from "./recolored";
 
 interface FillPanelProps {
@@ -81,6 +84,18 @@ export function FillPanel({
       >
         <Plus size={13} />
       </button>
+      {typeof fill === "string" && (
+        <Menu trigger={<WordButton>as a gradient …</WordButton>}>
+          {FILL_LABELS.filter(({ kind }) => kinds.includes(kind) && kind !== "cycle").map(({ kind, words }) => (
+            <MenuItem
+              key={kind}
+              onSelect={() => onChange(recolored(fill, [fill, companionOf(fill)], kind), `${label} ${words}`)}
+            >
+              {words}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
       {typeof fill === "object" && (
         <>
           {" "}
@@ -94,6 +109,7 @@ export function FillPanel({
             onChange={(kind) => onChange(ofKind(kind, fill), `${label} colours ${kind}`)}
           />
           {labels && <labels.Panel label={label} fill={fill} rules={rules} overs={overs} onChange={onChange} />}
+          {isStopped(fill) && <StopNumbers label={label} fill={fill} onChange={onChange} />}
           {label === "fill" && labels?.Handles && <OnSheetToggle />}
         </>
       )}

@@ -4,9 +4,11 @@ import {
   LINE,
   LINE_JOINS,
   LINE_PLACES,
+  LINE_WIDTHS,
   type LineJoin,
   type LinePlace,
   type LineValue,
+  type LineWidths,
   type Cap,
 } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
@@ -16,6 +18,7 @@ import { Menu, MenuItem } from "@/ui/menu";
 import { TableNumber } from "../../fields/tableNumber";
 import { WordButton } from "../../fields/wordButton";
 import { SwellCurve } from "./swellCurve";
+import { SwellNumbers } from "./swellNumbers";
 import { reversedSwell, SWELL_SHAPES, swellOf } from "./swell";
 
 const WIDTH = LINE.fields.width;
@@ -26,6 +29,10 @@ const PLACE_WORDS: Readonly<Record<LinePlace, string>> = {
   center: "on the outline",
   inside: "inside the outline",
   outside: "outside the outline",
+};
+const WIDTHS_WORDS: Readonly<Record<LineWidths, string>> = {
+  copies: "as wide as the copies are large",
+  same: "as wide everywhere",
 };
 
 function choicesOf<C extends string>(values: readonly C[], words: Readonly<Record<C, string>>) {
@@ -47,6 +54,7 @@ export function WidthPanel({ part, line }: LineProps) {
       <>
         that swells
         <SwellCurve swell={line.swell} onChange={(swell, label, gesture) => set({ swell }, label, gesture)} />
+        <SwellNumbers swell={line.swell} onChange={(swell, label, gesture) => set({ swell }, label, gesture)} />
         <WordButton onClick={() => set({ swell: reversedSwell(line.swell) }, "reverse the swell")}>
           reverse it
         </WordButton>
@@ -111,6 +119,13 @@ export function LineManner({ part, line }: LineProps) {
         value={line.place}
         choices={choicesOf(LINE_PLACES, PLACE_WORDS)}
         onChange={(place) => set({ place }, `line ${PLACE_WORDS[place]}`)}
+      />
+      ,{" "}
+      <Choice
+        label="line widths"
+        value={line.widths}
+        choices={choicesOf(LINE_WIDTHS, WIDTHS_WORDS)}
+        onChange={(widths) => set({ widths }, `line ${WIDTHS_WORDS[widths]}`)}
       />
       {line.dots ? (
         <>

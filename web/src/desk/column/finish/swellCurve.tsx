@@ -54,7 +54,16 @@ export function SwellCurve({ swell, onChange }: SwellCurveProps) {
       at: Number(Math.min(after, Math.max(before, at)).toFixed(3)),
       width: Number(Math.min(LINE_WIDTH.max, Math.max(0, width)).toFixed(2)),
     };
-    return swell.map((old, k) => (k === index ? place : old));
+    const knot = knots[index];
+    // What was not moved keeps its formula.
+    return swell.map((old, k) =>
+      k === index
+        ? {
+            at: place.at === knot?.at ? old.at : place.at,
+            width: place.width === knot?.value ? old.width : place.width,
+          }
+        : old,
+    );
   };
   const under = ({ x: px, y: py }: Point) => ({ at: x.invert(px), width: y.invert(Math.abs(HEIGHT / 2 - py)) });
   const add = (event: MouseEvent) => {

@@ -1,54 +1,28 @@
-import { useState, type ReactNode } from "react";
-import { rehearsed, useDeskStore } from "@/store/deskStore";
-import { Menu, MenuHeading, MenuItem, MenuLine, MenuPictures } from "@/ui/menu";
-import { PictureItem, PICTURE_SIZE } from "../../live/pictureItem";
-import { useLivePictures } from "../../live/useLivePictures";
+import type { ReactNode } from "react";
+import { Menu, MenuHeading, MenuItem, MenuLine } from "@/ui/menu";
 import { MADE_MOTIFS } from "./made/list";
 import { MotifPicture, READY_KINDS } from "./motifKinds";
+import { MotifPictures } from "./motifPictures";
 
 interface MotifPickerProps {
   readonly trigger: ReactNode;
   onPick: (kind: string) => void;
-  /** Only ready shapes, for cutting and combining. */
-  readonly readyOnly?: boolean;
 }
 
 /** Chooses a kind of motif: each ready shape is a live picture of this ornament with it. */
-export function MotifPicker({ trigger, ...choices }: MotifPickerProps) {
+export function MotifPicker({ trigger, onPick }: MotifPickerProps) {
   return (
     <Menu trigger={trigger} beside>
-      <Choices {...choices} />
+      <MenuHeading>Ready shapes</MenuHeading>
+      <MotifPictures offers={READY_KINDS.map((kind) => ({ key: kind, name: kind, pick: () => onPick(kind) }))} />
+      <MenuLine />
+      <MenuHeading>Made by you</MenuHeading>
+      {MADE_MOTIFS.map(({ kind, name, promise }) => (
+        <MenuItem key={kind} onSelect={() => onPick(kind)}>
+          <MotifPicture kind={kind} size={28} /> <b className="font-medium">{name}</b>
+          <span className="text-[15px] text-quiet">{promise}</span>
+        </MenuItem>
+      ))}
     </Menu>
-  );
-}
-
-function Choices({ onPick, readyOnly = false }: Omit<MotifPickerProps, "trigger">) {
-  const store = useDeskStore();
-  // Worked out once, as the menu opens: the design does not change while it is open.
-  const [wanted] = useState(() =>
-    READY_KINDS.map((kind) => ({ key: kind, design: rehearsed(store, () => onPick(kind)) })),
-  );
-  const pictures = useLivePictures(wanted, "own", PICTURE_SIZE, true);
-  return (
-    <>
-      {!readyOnly && <MenuHeading>Ready shapes</MenuHeading>}
-      <MenuPictures>
-        {READY_KINDS.map((kind) => (
-          <PictureItem key={kind} name={kind} promise="" picture={pictures.get(kind)} onSelect={() => onPick(kind)} />
-        ))}
-      </MenuPictures>
-      {!readyOnly && (
-        <>
-          <MenuLine />
-          <MenuHeading>Made by you</MenuHeading>
-          {MADE_MOTIFS.map(({ kind, name, promise }) => (
-            <MenuItem key={kind} onSelect={() => onPick(kind)}>
-              <MotifPicture kind={kind} size={28} /> <b className="font-medium">{name}</b>
-              <span className="text-[15px] text-quiet">{promise}</span>
-            </MenuItem>
-          ))}
-        </>
-      )}
-    </>
   );
 }

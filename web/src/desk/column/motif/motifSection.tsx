@@ -15,7 +15,7 @@ import { memo, useState } from "react";
 import { useEditing } from "@/store/deskStore";
 import { bakeMotif } from "@/store/edits/drawn";
 import { addNested, combineWith, takeApart } from "@/store/edits/nested";
-import { motifFor, partEdit } from "@/store/edits/parts";
+import { partEdit } from "@/store/edits/parts";
 import { setField } from "@/store/edits/rules";
 import { Choice } from "@/ui/choice";
 import { OpeningWord } from "@/ui/openingWord";
@@ -28,6 +28,7 @@ import { madeMotif } from "./made/list";
 import { articleOf, kindName } from "./motifKinds";
 import { MotifPicker } from "./motifPicker";
 import { NestedMotifs } from "./nestedList";
+import { NestedPicker } from "./nestedPicker";
 import { PlaceNumbers } from "./placeNumbers";
 import { useMotifMaker } from "./useMotifMaker";
 
@@ -84,7 +85,7 @@ const OPERATION_WORDS: Readonly<Record<Operation, string>> = {
 
 /** How the shapes are combined, and each of them. */
 function CombinedPanel({ part, motif }: { part: string; motif: Motif }) {
-  const { edit, now } = useEditing();
+  const { edit } = useEditing();
   const op = OPERATIONS.find((known) => known === motif.op) ?? "union";
   const members = storedMembers(motif);
   return (
@@ -100,9 +101,9 @@ function CombinedPanel({ part, motif }: { part: string; motif: Motif }) {
       />
       :
       <NestedMotifs part={part} list="members" motifs={members} />
-      <MotifPicker
-        readyOnly
-        onPick={(kind) => edit(addNested(part, "members", motifFor(now(), kind)))}
+      <NestedPicker
+        part={part}
+        onPick={(shape) => edit(addNested(part, "members", shape))}
         trigger={<WordButton>another shape …</WordButton>}
       />
       <WordButton onClick={() => edit(takeApart(part))}>take apart</WordButton>
@@ -112,25 +113,26 @@ function CombinedPanel({ part, motif }: { part: string; motif: Motif }) {
 
 /** What can be done with a motif as a whole: combined with others, or made plain. */
 function MotifActions({ part, motif, cut }: { part: string; motif: Motif; cut: boolean }) {
-  const { edit, now } = useEditing();
+  const { edit } = useEditing();
   const { report } = usePicture();
   const chosen = report?.chosen?.id === part ? report.chosen : null;
   const bake = () => {
     const back = chosen && invert(chosen.motifAt);
     if (chosen && back) edit(bakeMotif(part, transformPath(pathOfData(chosen.outline), back)));
   };
-  const small = (kind: string): Motif => ({ ...motifFor(now(), kind), at: { size: 0.3 } });
+  // A ready shape is as large as the motif; another part stands where it stands.
+  const stamped = (shape: Motif): Motif => (shape.kind === "part" ? shape : { ...shape, at: { size: 0.3 } });
   return (
     <>
-      <MotifPicker
-        readyOnly
-        onPick={(kind) => edit(addNested(part, "cutouts", small(kind)))}
+      <NestedPicker
+        part={part}
+        onPick={(shape) => edit(addNested(part, "cutouts", stamped(shape)))}
         trigger={<WordButton>{cut ? "cut another …" : "cut a shape out …"}</WordButton>}
       />
       {motif.kind !== "compound" && motif.kind !== "svg" && (
-        <MotifPicker
-          readyOnly
-          onPick={(kind) => edit(combineWith(part, motifFor(now(), kind)))}
+        <NestedPicker
+          part={part}
+          onPick={(shape) => edit(combineWith(part, shape))}
           trigger={<WordButton>combine with …</WordButton>}
         />
       )}

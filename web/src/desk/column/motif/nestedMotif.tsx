@@ -2,13 +2,12 @@ import { useState } from "react";
 import { motifOf, PLACE_DEFAULT, type Motif } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { changeNested, setNestedPlace, type NestedOwner } from "@/store/edits/nested";
-import { motifFor } from "@/store/edits/parts";
 import { OpeningWord } from "@/ui/openingWord";
 import { FieldsProvider } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
 import { MOTIF_SENTENCES } from "../../sentences/motifSentences";
 import { articleOf, kindName } from "./motifKinds";
-import { MotifPicker } from "./motifPicker";
+import { NestedPicker } from "./nestedPicker";
 import { PlaceNumbers } from "./placeNumbers";
 
 interface NestedMotifProps {
@@ -24,19 +23,20 @@ interface NestedMotifProps {
 
 /** A motif within a motif in words: its kind, its numbers, its place. */
 export function NestedMotif({ part, owner, motif, role, number, startsSentence = false }: NestedMotifProps) {
-  const { edit, now } = useEditing();
+  const { edit } = useEditing();
   const [open, setOpen] = useState(false);
   const Words = MOTIF_SENTENCES[motif.kind];
   const name = kindName(motif.kind);
   const article = articleOf(name);
+  const named = number === undefined ? role : `${role} ${number}`;
   return (
-    <FieldsProvider part={part} owner={owner} stored={motif} table={motifOf(motif.kind)?.fields ?? {}}>
+    <FieldsProvider part={part} owner={owner} stored={motif} table={motifOf(motif.kind)?.fields ?? {}} role={named}>
       {startsSentence ? article : article.toLowerCase()}
-      <MotifPicker
-        readyOnly
-        onPick={(kind) => edit(changeNested(part, owner, motifFor(now(), kind)))}
+      <NestedPicker
+        part={part}
+        onPick={(next) => edit(changeNested(part, owner, next))}
         trigger={
-          <OpeningWord label={`${role}${number === undefined ? "" : ` ${number}`}: ${name}`} bold>
+          <OpeningWord label={`${named}: ${name}`} bold>
             {name}
           </OpeningWord>
         }
@@ -47,7 +47,7 @@ export function NestedMotif({ part, owner, motif, role, number, startsSentence =
           It stands{" "}
           <PlaceNumbers
             place={motif.at ?? {}}
-            label={role}
+            label={named}
             onSet={(key, value, change, gesture) =>
               edit(setNestedPlace(part, owner, { [key]: value ?? PLACE_DEFAULT[key] }, change, gesture))
             }

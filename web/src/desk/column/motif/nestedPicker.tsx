@@ -1,0 +1,45 @@
+import type { Motif } from "@twin-petal/core";
+import type { ReactNode } from "react";
+import { useDesk, useEditing } from "@/store/deskStore";
+import { motifFor } from "@/store/edits/parts";
+import { Menu, MenuHeading } from "@/ui/menu";
+import { READY_KINDS } from "./motifKinds";
+import { MotifPictures, type MotifOffer } from "./motifPictures";
+
+interface NestedPickerProps {
+  /** The part it becomes a piece of; it is not offered itself. */
+  readonly part: string;
+  readonly trigger: ReactNode;
+  onPick: (motif: Motif) => void;
+}
+
+/** Chooses a motif within another: a ready shape, or another part of whatever kind, drawn ones included. */
+export function NestedPicker({ trigger, ...choices }: NestedPickerProps) {
+  return (
+    <Menu trigger={trigger} beside>
+      <Choices {...choices} />
+    </Menu>
+  );
+}
+
+function Choices({ part, onPick }: Omit<NestedPickerProps, "trigger">) {
+  const { now } = useEditing();
+  const parts = useDesk((state) => state.history.design.parts);
+  const others = parts.filter(({ id }) => id !== part);
+  const pick = (motif: Motif) => () => onPick(motif);
+  const ready = READY_KINDS.map((kind): MotifOffer => ({ key: kind, name: kind, pick: pick(motifFor(now(), kind)) }));
+  const follow = others.map(({ id, name }): MotifOffer => {
+    return { key: id, name, pick: pick({ kind: "part", part: id, stands: "sheet" }) };
+  });
+  return (
+    <>
+      <MotifPictures offers={ready} />
+      {follow.length > 0 && (
+        <>
+          <MenuHeading>Another part, as it stands; it follows when that changes</MenuHeading>
+          <MotifPictures offers={follow} />
+        </>
+      )}
+    </>
+  );
+}

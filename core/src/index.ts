@@ -1,6 +1,7 @@
 export * from "./fields/colors";
 export * from "./design/design";
 export * from "./fields/limits";
+export * from "./fields/mends";
 export * from "./fields/most";
 export * from "./fields/place";
 export * from "./formula/problem";

@@ -174,8 +174,8 @@ describe("made motifs", () => {
     ).toBeNull();
   });
 
-  test("baking leaves no cutouts and no wedge behind, for they are in the outline", () => {
-    const design = designOf({ kind: "disc" });
+  test("baking leaves what is cut from the motif, its place and its wedge live", () => {
+    const design = designOf({ kind: "disc", at: { x: 7 } });
     const [part] = design.parts;
     if (!part) throw new Error("no part");
     const cut = {
@@ -186,7 +186,11 @@ describe("made motifs", () => {
       cut,
       bakeMotif("a", [{ closed: true, coordinates: [0, 0, 0, 0, 5, 0, 5, 0, 5, 0, 5, 5, 5, 5, 5, 5, 0, 0, 0, 0] }]),
     );
-    expect(baked.parts[0]).toMatchObject({ cutouts: [], join: { trimToWedge: false }, motif: { kind: "drawn" } });
+    expect(baked.parts[0]).toMatchObject({
+      cutouts: [{ kind: "star" }],
+      join: { trimToWedge: true },
+      motif: { kind: "drawn", at: { x: 7 } },
+    });
   });
 
   test("a line that is made is drawn, an area is filled; lettering's circle is set within its field", () => {

@@ -88,7 +88,7 @@ describe("a desk that saves itself", () => {
     server.answer = away;
     rename("one");
     await after(600);
-    expect(state()).toEqual({ kind: "failed", reason: "The server cannot be reached.", kept: true });
+    expect(state()).toEqual({ kind: "failed", reason: "The server cannot be reached.", path: null, kept: true });
     expect(keeps.at(-1)).toEqual({ name: "one", saved: false });
     await after(4_100);
     expect(sent).toHaveLength(2);
@@ -151,7 +151,7 @@ describe("a desk that saves itself", () => {
     rename("one");
     await after(20_000);
     expect(sent).toHaveLength(1);
-    expect(state()).toMatchObject({ kind: "failed", reason: "parts[0].rules: are too many" });
+    expect(state()).toMatchObject({ kind: "failed", path: "parts[0].rules", reason: "are too many" });
     server.answer = () => Promise.reject(new ApiError(404, "There is no such design; it may be in the bin."));
     rename("two");
     await after(20_000);

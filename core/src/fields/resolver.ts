@@ -1,6 +1,6 @@
 import type { Scope } from "../formula/compile";
 import type { NumberValue } from "../formula/numbers";
-import type { Problem } from "../formula/problem";
+import type { Conflict, Problem } from "../formula/problem";
 import { paletteNameOf } from "./colors";
 import { readCopyFormula, type CopyFormula } from "./copyFormula";
 import { valueOf, type Limits } from "./limits";
@@ -15,6 +15,8 @@ type PrepareMotif = (stored: Motif, resolver: Resolver, path: string) => unknown
  */
 export class Resolver {
   readonly problems: Problem[] = [];
+  /** What would be right at paths where something is wrong between fields. */
+  readonly mends = new Map<string, number>();
 
   constructor(
     private readonly scope: Scope,
@@ -53,5 +55,11 @@ export class Resolver {
   /** Notes what is wrong at a path. */
   report(path: string, message: string): void {
     this.problems.push({ path, message });
+  }
+
+  /** Notes what is wrong between the fields of what stands at a path. */
+  reportConflict(path: string, { path: field, message, mend }: Conflict): void {
+    this.report(`${path}.${field}`, message);
+    if (mend !== undefined) this.mends.set(`${path}.${field}`, mend);
   }
 }

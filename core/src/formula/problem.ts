@@ -6,6 +6,12 @@ export interface Problem {
   readonly message: string;
 }
 
+/** Something wrong between fields that are each right by themselves; the path is the field's name. */
+export interface Conflict extends Problem {
+  /** A value of the field with which all is right; left out where there is none to choose. */
+  readonly mend?: number;
+}
+
 /** The problem on one line, as the command line prints it. */
 export function problemLine({ path, message }: Problem): string {
   return path === "" ? message : `${path}: ${message}`;

@@ -10,6 +10,10 @@ import { angleHandle, lengthHandle } from "./handles";
 /** No piece spans more than this: the spiral is then off by less than 2e-5 of its radius. */
 const LARGEST_PIECE = 15;
 
+/** A new one's radius where it begins, and from turn to turn, millimetres. */
+const INNER = 4;
+const PITCH = 8;
+
 interface CurveValues {
   readonly form: "even" | "growing" | "sunflower";
   readonly inner: number;
@@ -29,9 +33,9 @@ export const curve = defineMotif<CurveValues>({
   open: true,
   fields: {
     form: choice(["even", "growing", "sunflower"], "even"),
-    inner: number("length", 4, { min: 0 }),
+    inner: number("length", INNER, { min: 0 }),
     /** Millimetres from turn to turn; a sunflower's grow closer. */
-    pitch: number("length", 8),
+    pitch: number("length", PITCH),
     /** Factor of the radius each turn. */
     growth: number("factor", 2, { min: 0.01 }),
     turns: number("factor", 4, { min: 0.01, max: 500, step: 0.25 }),
@@ -65,10 +69,10 @@ export const curve = defineMotif<CurveValues>({
   conflicts(values) {
     const { form, inner, pitch, turns } = values;
     if (form === "growing" && inner === 0) {
-      return [{ path: "inner", message: "must be more than 0, or the spiral never leaves its centre" }];
+      return [{ path: "inner", message: "must be more than 0, or the spiral never leaves its centre", mend: INNER }];
     }
     const last = form === "sunflower" ? inner * inner + pitch * Math.abs(pitch) * turns : radiusAt(values, turns);
-    return last > 0 ? [] : [{ path: "pitch", message: "takes the spiral past its centre; make it more" }];
+    return last > 0 ? [] : [{ path: "pitch", message: "takes the spiral past its centre; make it more", mend: Math.abs(pitch) || PITCH }];
   },
 });
 

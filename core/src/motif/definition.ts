@@ -1,7 +1,7 @@
 import { resolveFields } from "../fields/definitionFields";
 import type { StoredFields } from "../fields/stored";
 import { type FieldsOf, type FieldTable } from "../fields/field";
-import type { Problem } from "../formula/problem";
+import type { Conflict } from "../formula/problem";
 import type { Resolver } from "../fields/resolver";
 import type { Path } from "../geometry/path";
 import { NO_SURROUNDINGS, type Drawing, type Surroundings } from "./drawing";
@@ -59,8 +59,7 @@ interface MotifParts<T> {
   uses?: (values: T) => readonly string[];
   paintFrom?: (values: T) => readonly string[];
   needs?: (values: T) => Partial<MotifNeeds>;
-  /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
-  conflicts?: (values: T) => readonly Problem[];
+  conflicts?: (values: T) => readonly Conflict[];
 }
 
 /** Makes a kind of motif of its fields and its outline. */
@@ -73,7 +72,7 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
     prepare(stored, resolver, path) {
       const values = resolveFields(parts.fields, stored, resolver, path);
       for (const conflict of parts.conflicts?.(values) ?? []) {
-        resolver.report(`${path}.${conflict.path}`, conflict.message);
+        resolver.reportConflict(path, conflict);
       }
       return {
         key: JSON.stringify([parts.kind, values]),

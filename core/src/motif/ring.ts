@@ -15,5 +15,5 @@ export const ring = defineMotif({
   ],
   handles: ({ outer, inner }) => [lengthHandle("outer", ORIGIN, 0, outer), lengthHandle("inner", ORIGIN, 0, inner)],
   conflicts: ({ outer, inner }) =>
-    inner < outer ? [] : [{ path: "inner", message: `must be less than outer, which is ${outer}` }],
+    inner < outer ? [] : [{ path: "inner", message: `must be less than outer, which is ${outer}`, mend: outer * 0.6 }],
 });

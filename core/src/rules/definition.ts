@@ -1,7 +1,7 @@
 import { resolveFields } from "../fields/definitionFields";
 import type { FieldChanges, StoredFields } from "../fields/stored";
 import { type FieldsOf, type FieldTable } from "../fields/field";
-import type { Problem } from "../formula/problem";
+import type { Conflict } from "../formula/problem";
 import type { Resolver } from "../fields/resolver";
 import type { Box } from "../geometry/box";
 import type { Matrix } from "../geometry/matrix";
@@ -163,8 +163,7 @@ interface RuleParts<T> {
   folds?: (values: T) => number;
   tile?: (values: T) => Size | null;
   repeat?: (values: T, group: Group) => Repeat | null;
-  /** What is wrong between fields that are each right by themselves; `path` is the field's name. */
-  conflicts?: (values: T) => readonly Problem[];
+  conflicts?: (values: T) => readonly Conflict[];
   /** What tells two rules apart where the values do not say it all. */
   key?: (values: T) => unknown;
 }
@@ -183,7 +182,7 @@ export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinitio
     prepare(stored, resolver, path) {
       const values = resolveFields(parts.fields, stored, resolver, path);
       for (const conflict of parts.conflicts?.(values) ?? []) {
-        resolver.report(`${path}.${conflict.path}`, conflict.message);
+        resolver.reportConflict(path, conflict);
       }
       const { adjust } = parts;
       return {

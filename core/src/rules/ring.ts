@@ -1,7 +1,7 @@
 import { choice } from "../fields/choice";
 import { following, number } from "../fields/number";
 import { pair } from "../fields/pair";
-import type { Problem } from "../formula/problem";
+import type { Conflict } from "../formula/problem";
 import { FULL_TURN } from "../geometry/angle";
 import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseRadii } from "../geometry/ellipse";
 import type { Matrix } from "../geometry/matrix";
@@ -91,19 +91,20 @@ export const ring = defineRule<RingValues>({
     return handles;
   },
   conflicts(values) {
-    const problems: Problem[] = [];
+    const problems: Conflict[] = [];
     if (values.rings === 1) return problems;
     const steps = values.rings - 1;
     const radius = Math.min(values.radius.x, values.radius.y);
     if (radius + steps * values.gap <= 0) {
       const message = `takes ring ${values.rings} past the centre; it must be more than ${-radius / steps}`;
-      problems.push({ path: "gap", message });
+      problems.push({ path: "gap", message, mend: -radius / (steps + 1) });
     }
     const last = linked(values).count + steps * values.growth;
     if (last < 1) {
       problems.push({
         path: "growth",
         message: `leaves ring ${values.rings} with ${last} copies; it needs at least 1`,
+        mend: Math.ceil((1 - linked(values).count) / steps),
       });
     }
     return problems;

@@ -14,6 +14,10 @@ const TAU = 2 * Math.PI;
 /** Radians from seed to seed of a sunflower: 180·(3 − √5) degrees. */
 const GOLDEN = Math.PI * (3 - Math.sqrt(5));
 
+/** A new one's radius where it begins, and from turn to turn, millimetres. */
+const INNER = 5;
+const PITCH = 8;
+
 interface SpiralValues {
   readonly form: "even" | "growing" | "sunflower";
   readonly count: number;
@@ -37,9 +41,9 @@ export const spiral = defineRule<SpiralValues>({
   fields: {
     form: choice(["even", "growing", "sunflower"], "even"),
     count: number("count", 60),
-    inner: number("length", 5, { min: 0 }),
+    inner: number("length", INNER, { min: 0 }),
     /** Millimetres from turn to turn. */
-    pitch: number("length", 8),
+    pitch: number("length", PITCH),
     /** Factor of the radius each turn. */
     growth: number("factor", 2, { min: 0.01 }),
     /** The sunflower's distance from its first seed to its second. */
@@ -90,10 +94,10 @@ export const spiral = defineRule<SpiralValues>({
   conflicts(values) {
     const { form, inner, pitch, turns } = values;
     if (form === "growing" && inner === 0) {
-      return [{ path: "inner", message: "must be more than 0, or the spiral never leaves its centre" }];
+      return [{ path: "inner", message: "must be more than 0, or the spiral never leaves its centre", mend: INNER }];
     }
     if (form === "even" && inner + pitch * turns < 0) {
-      return [{ path: "pitch", message: "takes the spiral past its centre; make it more" }];
+      return [{ path: "pitch", message: "takes the spiral past its centre; make it more", mend: Math.abs(pitch) || PITCH }];
     }
     return [];
   },

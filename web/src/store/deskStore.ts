@@ -12,7 +12,7 @@ export type SaveState =
   | { readonly kind: "changed" }
   | { readonly kind: "saving" }
   /** The last try failed; `kept` says whether the browser has the change. */
-  | { readonly kind: "failed"; readonly reason: string; readonly kept: boolean }
+  | { readonly kind: "failed"; readonly reason: string; readonly path: string | null; readonly kept: boolean }
   /** Someone else saved meanwhile; a person has to choose. */
   | { readonly kind: "conflict"; readonly revision: number };
 

@@ -160,5 +160,5 @@ function failureOf(error: unknown, kept: boolean): SaveState {
     return { kind: "conflict", revision: error.details.revision };
   }
   const first = error instanceof ApiError ? error.details.errors?.[0] : undefined;
-  return { kind: "failed", reason: first ? `${first.path}: ${first.message}` : messageOf(error), kept };
+  return { kind: "failed", reason: first?.message ?? messageOf(error), path: first?.path ?? null, kept };
 }

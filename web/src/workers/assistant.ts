@@ -10,13 +10,16 @@ import {
   gapsOf,
   growBox,
   hasSolids,
+  invert,
   loadGeometryEngine,
   SceneBuilder,
   stitchedScene,
   SolidBuilder,
+  transformPath,
   valuesOfVary,
   widestOf,
   type Design,
+  pathData,
   pictureColors,
   RuleTrouble,
   type GapReport,
@@ -63,6 +66,17 @@ export class Assistant {
   /** The colours a picture's pixels (RGBA) are best told in, the most used first. */
   colorsOf(pixels: Uint8ClampedArray, count: number): string[] {
     return pictureColors(pixels, count);
+  }
+
+  /** A part's motif before anything is cut from it, as path data in its own space; null where it cannot be computed. */
+  async motifOutline(design: Design, id: string): Promise<string | null> {
+    const parts = design.parts.map((part) =>
+      part.id === id ? { ...part, cutouts: [], rules: [], join: { ...part.join, trimToWedge: false } } : part,
+    );
+    const scene = await new SceneBuilder().buildPrepared({ ...design, parts }, WEB_HOST);
+    const geometry = scene.parts.find((known) => known.id === id)?.geometry;
+    const back = geometry && invert(geometry.motifAt);
+    return back ? pathData(transformPath(geometry.path, back)) : null;
   }
 
   /** A part's copies as one motif; or why they cannot be. */

@@ -2,11 +2,9 @@ import { useId } from "react";
 import {
   checkLimits,
   MILLIMETRES_PER,
-  resolveNumbers,
   scopeOf,
   valueOf,
   type Limits,
-  type NamedNumber,
   type NumberValue,
   type Quantity,
   type Unit,
@@ -16,6 +14,7 @@ import { setNumber, stepOf } from "@/store/edits/numbers";
 import { LiveNumber, type Typed } from "@/ui/liveNumber";
 import { parseMeasure } from "./parseMeasure";
 import { useAtHand } from "./useAtHand";
+import { useNumbers } from "./useNumbers";
 
 /** What the arrow keys add to a length, in the sheet's unit. */
 export const LENGTH_STEP: Readonly<Record<Unit, number>> = { mm: 1, cm: 0.1, in: 0.05, px: 1, pt: 1 };
@@ -30,27 +29,17 @@ export interface BoundNumberProps {
   readonly limits: Limits;
   readonly step: number;
   readonly follows?: boolean;
+  /** What is wrong with it beside others, in words. */
+  readonly fault?: string | null;
   /** Shown behind it in place of its unit. */
   readonly suffix?: string;
   /** Stores a value, or the default by undefined. `change` says what happens, for undo. */
   onSet: (value: NumberValue | undefined, change: string, gesture?: string) => void;
 }
 
-const computed = new WeakMap<readonly NamedNumber[], ReadonlyMap<string, number>>();
-
-/** The design's named numbers, computed once for all who ask. */
-export function useNumbers(): ReadonlyMap<string, number> {
-  const numbers = useDesk((state) => state.history.design.numbers);
-  const known = computed.get(numbers);
-  if (known) return known;
-  const { values } = resolveNumbers(numbers);
-  computed.set(numbers, values);
-  return values;
-}
-
 /** A number of the design as a live number: in the sheet's unit, with formulas and named numbers. */
 export function BoundNumber(props: BoundNumberProps) {
-  const { label, stored, standard, quantity, limits, step, follows = false, suffix, onSet } = props;
+  const { label, stored, standard, quantity, limits, step, follows = false, fault = null, suffix, onSet } = props;
   const { edit } = useEditing();
   const unit = useDesk((state) => state.history.design.sheet.unit);
   const named = useDesk((state) => state.history.design.numbers).find(({ name }) => name === formulaOf(stored)?.trim());
@@ -109,7 +98,7 @@ export function BoundNumber(props: BoundNumberProps) {
       formula={formula}
       pullable={formula === undefined || source !== undefined}
       follows={follows && stored === undefined}
-      trouble={"trouble" in outcome ? outcome.trouble : null}
+      trouble={"trouble" in outcome ? outcome.trouble : fault}
       onChange={onChange}
       onType={onType}
       onTouched={touch}

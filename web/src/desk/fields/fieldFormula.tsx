@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { COPY_NAMES, isNumberValue, readCopyFormula, scopeOf } from "@twin-petal/core";
 import { useTroubleNotes } from "@/ui/sentence";
-import { useNumbers } from "./boundNumber";
+import { useNumbers } from "./useNumbers";
 import { useField, useFieldLabel } from "./fieldsContext";
 import { FormulaCurve } from "./formulaCurve";
 

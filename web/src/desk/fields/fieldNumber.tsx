@@ -1,6 +1,7 @@
 import { isNumberValue } from "@twin-petal/core";
 import { BoundNumber } from "./boundNumber";
 import { useField, useFieldLabel } from "./fieldsContext";
+import { useFault } from "./useFault";
 import { useLinked } from "./useLinked";
 
 interface FieldNumberProps {
@@ -17,6 +18,7 @@ export function FieldNumber({ of, label: own = of, following = 0, suffix }: Fiel
   const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "number", "following");
   const linked = useLinked(of, (value) => value);
+  const fault = useFault(of);
   return (
     <BoundNumber
       label={label}
@@ -25,6 +27,7 @@ export function FieldNumber({ of, label: own = of, following = 0, suffix }: Fiel
       quantity={field.quantity}
       limits={field}
       step={field.step}
+      fault={fault}
       follows={linked?.follows || field.type === "following"}
       {...(suffix !== undefined && { suffix })}
       onSet={linked?.follows ? linked.hold : set}

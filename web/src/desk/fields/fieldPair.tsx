@@ -4,6 +4,7 @@ import { useEditing } from "@/store/deskStore";
 import { ownerKey } from "@/store/edits/owners";
 import { setField } from "@/store/edits/rules";
 import { useField, useFieldLabel, useFields } from "./fieldsContext";
+import { useFault } from "./useFault";
 import { useLinked } from "./useLinked";
 import { WordButton } from "./wordButton";
 
@@ -35,7 +36,8 @@ export function FieldPair({ of, label: own = of, names = ["across", "down"], apa
     const key = gesture && `${part}/${ownerKey(owner)}/${of}.${side}/${gesture}`;
     edit(setField(part, owner, `${of}.${side}`, next, change, key));
   };
-  const common = { quantity: field.quantity, limits: field, step: field.step };
+  const fault = useFault(of);
+  const common = { quantity: field.quantity, limits: field, step: field.step, fault };
   if (one) {
     return (
       <>

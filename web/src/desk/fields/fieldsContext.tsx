@@ -1,8 +1,20 @@
 import { createContext, useContext, type ReactNode } from "react";
-import type { Field, FieldTable, FieldValue, StoredFields } from "@twin-petal/core";
+import {
+  designResolver,
+  mendsOf,
+  motifOf,
+  ruleOf,
+  scopeOf,
+  type Field,
+  type FieldChanges,
+  type FieldTable,
+  type FieldValue,
+  type StoredFields,
+} from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { ownerKey, type FieldOwner } from "@/store/edits/owners";
-import { setField } from "@/store/edits/rules";
+import { setFields } from "@/store/edits/rules";
+import { useNumbers } from "./useNumbers";
 
 /** The motif or rule whose sentence is being told. */
 interface Fields {
@@ -36,10 +48,20 @@ export function useFieldLabel(label: string): string {
 export function useField<F extends Field["type"]>(name: string, ...types: readonly F[]) {
   const { part, owner, stored, table } = useFields();
   const { edit } = useEditing();
+  const numbers = useNumbers();
   const field = table[name];
   if (!field || !isOneOf(field, types)) throw new Error(`${stored.kind} has no such field as ${name}`);
-  const set = (value: FieldValue | undefined, change: string, gesture?: string) =>
-    edit(setField(part, owner, name, value, change, gesture && `${part}/${ownerKey(owner)}/${name}/${gesture}`));
+  const set = (value: FieldValue | undefined, change: string, gesture?: string) => {
+    const key = gesture && `${part}/${ownerKey(owner)}/${name}/${gesture}`;
+    edit(setFields(part, owner, { ...neededBy({ ...stored, [name]: value }), [name]: value }, change, key));
+  };
+  // What is chosen sets what it needs; numbers are the hand's own.
+  const neededBy = (next: StoredFields): FieldChanges => {
+    const isRule = typeof owner === "object" && "rule" in owner;
+    const definition = isRule ? ruleOf(next.kind) : motifOf(next.kind);
+    const isChosen = field.type === "choice" || field.type === "toggle";
+    return isChosen && definition ? mendsOf(definition, next, designResolver(scopeOf(numbers))) : {};
+  };
   return { field, stored: stored[name], set };
 }
 

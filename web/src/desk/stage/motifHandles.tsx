@@ -22,7 +22,7 @@ import {
 import { useEditing } from "@/store/deskStore";
 import type { FieldOwner } from "@/store/edits/owners";
 import { setField } from "@/store/edits/rules";
-import { useNumbers } from "../fields/boundNumber";
+import { useNumbers } from "../fields/useNumbers";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
 import { useLengthReadout } from "./useLengthReadout";

@@ -12,7 +12,7 @@ import {
   type Point,
   type Rule,
 } from "@twin-petal/core";
-import { useNumbers } from "../fields/boundNumber";
+import { useNumbers } from "../fields/useNumbers";
 
 /** The numbers of a rule that can be pulled on the ornament. */
 export interface HandledRule {

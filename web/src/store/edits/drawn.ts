@@ -24,12 +24,11 @@ export function setDrawnPaths(part: string, paths: readonly DrawnPath[], label: 
   );
 }
 
-/** Makes a motif plain: its outline becomes nodes that can be edited one by one. Cutouts are drawn with it. */
+/** Makes a motif plain: its outline, in its own space, becomes nodes that can be edited one by one. What is cut from it stays. */
 export function bakeMotif(part: string, outline: Path): Edit {
   return partEdit(part, "bake the motif into nodes", (draft) => {
-    draft.motif = castDraft(drawnMotif(drawnOfPath(outline)));
-    draft.cutouts = [];
-    draft.join.trimToWedge = false;
+    const { at } = draft.motif;
+    draft.motif = castDraft({ ...drawnMotif(drawnOfPath(outline)), ...(at && { at }) });
   });
 }
 

@@ -17,6 +17,14 @@ export function ownerKey(owner: FieldOwner): string {
   return typeof owner === "string" ? owner : Object.entries(owner).flat().join("");
 }
 
+/** Where an owner stands in its part, as problems name it: `rules[0].to`. */
+export function ownerPath(owner: FieldOwner): string {
+  if (owner === "motif") return owner;
+  if ("rule" in owner) return `rules[${owner.rule}]`;
+  if ("to" in owner) return `rules[${owner.to}].to`;
+  return "cutout" in owner ? `cutouts[${owner.cutout}]` : `motif.of[${owner.member}]`;
+}
+
 export function ownerIn(part: Draft<Part>, owner: FieldOwner): Draft<Motif> | Draft<Rule> | undefined {
   return typeof owner === "object" && "rule" in owner ? part.rules[owner.rule] : motifIn(part, owner);
 }

@@ -14,7 +14,7 @@ import {
 import { arrowMove } from "@/ui/arrows";
 import { pixelOf } from "@/ui/pixelOf";
 import { useDrag } from "@/ui/useDrag";
-import { useNumbers } from "../../fields/boundNumber";
+import { useNumbers } from "../../fields/useNumbers";
 
 const WIDTH = 268;
 const HEIGHT = 76;

@@ -1,18 +1,17 @@
 import {
-  invert,
   motifOf,
   OPERATIONS,
   pathOfData,
   PLACE_DEFAULT,
   storedMembers,
-  transformPath,
   type Motif,
   type NumberValue,
   type Operation,
   type PlaceValue,
 } from "@twin-petal/core";
 import { memo, useState } from "react";
-import { useEditing } from "@/store/deskStore";
+import { toast } from "sonner";
+import { useDesign, useEditing } from "@/store/deskStore";
 import { bakeMotif } from "@/store/edits/drawn";
 import { addNested, combineWith, takeApart } from "@/store/edits/nested";
 import { partEdit } from "@/store/edits/parts";
@@ -114,11 +113,12 @@ function CombinedPanel({ part, motif }: { part: string; motif: Motif }) {
 /** What can be done with a motif as a whole: combined with others, or made plain. */
 function MotifActions({ part, motif, cut }: { part: string; motif: Motif; cut: boolean }) {
   const { edit } = useEditing();
-  const { report } = usePicture();
-  const chosen = report?.chosen?.id === part ? report.chosen : null;
-  const bake = () => {
-    const back = chosen && invert(chosen.motifAt);
-    if (chosen && back) edit(bakeMotif(part, transformPath(pathOfData(chosen.outline), back)));
+  const { assistant } = usePicture();
+  const design = useDesign();
+  const bake = async () => {
+    const outline = await assistant.motifOutline(design, part);
+    if (outline === null) toast.error("It cannot be baked before what is wrong with it is put right.");
+    else edit(bakeMotif(part, pathOfData(outline)));
   };
   // A ready shape is as large as the motif; another part stands where it stands.
   const stamped = (shape: Motif): Motif => (shape.kind === "part" ? shape : { ...shape, at: { size: 0.3 } });
@@ -138,8 +138,8 @@ function MotifActions({ part, motif, cut }: { part: string; motif: Motif; cut: b
       )}
       {motif.kind !== "drawn" && (
         <WordButton
-          title="Its outline becomes nodes you can edit one by one; undo brings the numbers back"
-          onClick={bake}
+          title="Its outline becomes nodes you can edit one by one; what is cut from it stays live. Undo brings the numbers back"
+          onClick={() => void bake()}
         >
           bake into nodes
         </WordButton>

@@ -13,7 +13,7 @@ import {
 } from "@twin-petal/core";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { setDrawnPaths } from "@/store/edits/drawn";
-import { useNumbers } from "../../fields/boundNumber";
+import { useNumbers } from "../../fields/useNumbers";
 
 /** The chosen part's drawn motif and what can be done to it. */
 export interface Drawn {

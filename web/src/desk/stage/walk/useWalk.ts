@@ -11,7 +11,7 @@ import {
   type WalkStepValue,
 } from "@twin-petal/core";
 import { useDesign, useDesk } from "@/store/deskStore";
-import { useNumbers } from "../../fields/boundNumber";
+import { useNumbers } from "../../fields/useNumbers";
 
 /** The chosen part's walk, taken. */
 export interface Walk {

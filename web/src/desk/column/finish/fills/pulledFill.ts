@@ -9,7 +9,7 @@ import {
 } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { setFinish } from "@/store/edits/finish";
-import { useNumbers } from "../../../fields/boundNumber";
+import { useNumbers } from "../../../fields/useNumbers";
 import { useLengthReadout } from "../../../stage/useLengthReadout";
 
 /** What handles of a fill need: its numbers computed, and a way to store another fill. */

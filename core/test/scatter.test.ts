@@ -1,4 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { sizeOf } from "../src";
 import { designWith, partDesign } from "./testDesign";
 import { feetOf, matricesOf, partOf } from "./scenes";
 
@@ -69,5 +71,45 @@ describe("scatter", () => {
     expect(Math.max(...turns) - Math.min(...turns)).toBeGreaterThan(50);
     expect(Math.min(...sizes)).toBeGreaterThanOrEqual(0.5);
     expect(Math.max(...sizes)).toBeGreaterThan(1.8);
+  });
+
+  test("whole copies keep off all that is painted, line widths and dots included, and stay within the sheet", () => {
+    const widths = fc.integer({ min: 0, max: 8 });
+    const dressed = fc.record({ line: widths, own: widths, filled: fc.boolean(), dots: fc.boolean(), seed: widths });
+    fc.assert(
+      fc.property(dressed, ({ line, own, filled, dots, seed }) => {
+        const [radius, accent] = [20, 3];
+        const lineOf = (width: number, more: object = {}) => (width > 0 ? { width, paint: "#2B2140", ...more } : null);
+        const finish = { fill: filled ? "#C8442B" : null, line: lineOf(line, dots ? { dots: { gap: 0 } } : {}) };
+        const whole = { avoid: ["rings"], keeping: "whole", within: "whole", size: [0.5, 2] };
+        const design = designWith({
+          parts: [
+            { id: "rings", motif: { kind: "disc", radius }, rules: [{ kind: "ring", count: 5, radius: 60 }], finish },
+            {
+              id: "a",
+              motif: { kind: "disc", radius: accent },
+              rules: scatter({ ...whole, count: 200, gap: 4, seed }),
+              finish: { line: lineOf(own) },
+            },
+          ],
+        });
+        const rings = feetOf(partOf(design, "rings"));
+        const accents = matricesOf(partOf(design));
+        expect(accents.length).toBeGreaterThan(30);
+        for (const matrix of accents) {
+          const [x, y, reach] = [matrix[4], matrix[5], (accent + own / 2) * sizeOf(matrix)];
+          expect(Math.max(Math.abs(x), Math.abs(y)) + reach).toBeLessThan(100.01);
+          for (const ring of rings) {
+            const far = Math.hypot(x - ring.x, y - ring.y);
+            // A small one may nestle between two dots, but not beyond the outline they stand on.
+            const band = dots ? 0 : line / 2;
+            const isOutside = far > radius + band + reach - 0.05;
+            const isInside = !filled && far + reach < radius - band + 0.05;
+            expect(isOutside || isInside || (!filled && line === 0)).toBe(true);
+          }
+        }
+      }),
+      { numRuns: 6 },
+    );
   });
 });

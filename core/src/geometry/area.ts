@@ -1,5 +1,7 @@
+import { at } from "./at";
 import { boxOfPoints, growBox, meets, type Box } from "./box";
 import { flattenPath } from "./flatten";
+import { once } from "./once";
 import { boxOfPath, type Path } from "./path";
 import type { Point } from "./point";
 import { windingOf, type Chord } from "./winding";
@@ -33,6 +35,8 @@ export function areaWithin(path: Path): Area {
     const [top, bottom] = [chord[0].y, chord[1].y].sort((a, b) => a - b);
     for (let row = rowOf(top ?? 0); row <= rowOf(bottom ?? 0); row++) rows[row]?.push(chord);
   }
+  // Boxes of the chords of each row, four numbers each: they are asked about far more often than they are made.
+  const boxes = once(() => rows.map((own) => Float64Array.from(own.flatMap(boxNumbers))));
   return {
     path,
     box,
@@ -41,8 +45,23 @@ export function areaWithin(path: Path): Area {
     bounds(asked) {
       const near = growBox(asked, 2 * FINE);
       if (!meets(near, box)) return false;
-      const between = rows.slice(rowOf(near.top), rowOf(near.bottom) + 1);
-      return between.some((own) => own.some((chord) => meets(near, boxOfPoints(chord))));
+      for (let row = rowOf(near.top); row <= rowOf(near.bottom); row++) {
+        if (meetsOne(at(boxes(), row), near)) return true;
+      }
+      return false;
     },
   };
+}
+
+function boxNumbers(chord: Chord): number[] {
+  const { left, top, right, bottom } = boxOfPoints(chord);
+  return [left, top, right, bottom];
+}
+
+function meetsOne(boxes: Float64Array, { left, top, right, bottom }: Box): boolean {
+  for (let k = 0; k < boxes.length; k += 4) {
+    const isBeside = (boxes[k] ?? 0) > right || (boxes[k + 2] ?? 0) < left;
+    if (!isBeside && (boxes[k + 1] ?? 0) <= bottom && (boxes[k + 3] ?? 0) >= top) return true;
+  }
+  return false;
 }

@@ -16,5 +16,6 @@ export const arc = defineMotif({
     angleHandle("from", radius, from),
     angleHandle("to", radius, to),
   ],
-  conflicts: ({ from, to }) => (from === to ? [{ path: "to", message: "must differ from “from”", mend: from + 180 }] : []),
+  conflicts: ({ from, to }) =>
+    from === to ? [{ path: "to", message: "must differ from “from”", mend: from + 180 }] : [],
 });

@@ -72,7 +72,9 @@ export const curve = defineMotif<CurveValues>({
       return [{ path: "inner", message: "must be more than 0, or the spiral never leaves its centre", mend: INNER }];
     }
     const last = form === "sunflower" ? inner * inner + pitch * Math.abs(pitch) * turns : radiusAt(values, turns);
-    return last > 0 ? [] : [{ path: "pitch", message: "takes the spiral past its centre; make it more", mend: Math.abs(pitch) || PITCH }];
+    return last > 0
+      ? []
+      : [{ path: "pitch", message: "takes the spiral past its centre; make it more", mend: Math.abs(pitch) || PITCH }];
   },
 });
 

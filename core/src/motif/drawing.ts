@@ -77,6 +77,8 @@ export interface Surroundings {
   lineOf: (part: string) => Path | null;
   /** The outlines of all copies of another part. */
   areaOf: (part: string) => Path | null;
+  /** What all copies of another part paint, lines included: areas by the nonzero rule. */
+  paintedOf: (part: string) => readonly Path[];
   /** Another part whole, with its finish, about its own origin or where it stands on the sheet. */
   wholeOf: (part: string, stands: PartStands) => Drawing | null;
   /** The sheet's edge. */
@@ -87,6 +89,7 @@ export interface Surroundings {
 export const NO_SURROUNDINGS: Surroundings = {
   lineOf: () => null,
   areaOf: () => null,
+  paintedOf: () => [],
   wholeOf: () => null,
   sheet: () => [],
 };

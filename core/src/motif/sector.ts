@@ -28,7 +28,9 @@ export const sector = defineMotif({
     angleHandle("to", (outer + inner) / 2, to),
   ],
   conflicts: ({ outer, inner, from, to }) => [
-    ...(inner < outer ? [] : [{ path: "inner", message: `must be less than outer, which is ${outer}`, mend: outer / 2 }]),
+    ...(inner < outer
+      ? []
+      : [{ path: "inner", message: `must be less than outer, which is ${outer}`, mend: outer / 2 }]),
     ...(from < to && to - from < 360
       ? []
       : [{ path: "to", message: "must be more than “from”, by less than a full turn", mend: from + 60 }]),

@@ -1,11 +1,12 @@
 import { once } from "../geometry/once";
 import { apply, IDENTITY, multiply, type Matrix } from "../geometry/matrix";
 import { ORIGIN, type Point } from "../geometry/point";
-import { symmetryProbe, type SymmetryProbe } from "../geometry/symmetry";
+import { symmetryProbe } from "../geometry/symmetry";
 import { TOLERANCE } from "../geometry/tolerance";
 import type { Surroundings } from "../motif/drawing";
 import { repeatCarried } from "./carried";
 import { boxOfCopies } from "./boxOfCopies";
+import { areaOfCopies } from "./copyOutlines";
 import type { Group, Mark, PreparedRule, Transforms } from "./definition";
 import type { LinkReport } from "./linkedNumbers";
 import { mostCopiesCheck } from "./mostCopies";
@@ -55,6 +56,8 @@ export interface Composition {
 interface CompositionParts {
   /** Where the motif has its foot before any rule, millimetres. */
   readonly foot: Point;
+  /** How far lines reach beyond the outlines of copies so many times as large, millimetres. */
+  readonly reach: (size: number) => number;
   /** For a rule's number what takes the place of what it would come to. */
   readonly given: ReadonlyMap<number, Transforms>;
 }
@@ -75,7 +78,7 @@ export function composeRules(
   motif: Shape,
   whole: Matrix,
   surroundings: Surroundings,
-  { foot = ORIGIN, given = NOTHING_GIVEN }: Partial<CompositionParts> = {},
+  { foot = ORIGIN, reach = NO_LINES, given = NOTHING_GIVEN }: Partial<CompositionParts> = {},
 ): Composition {
   const symmetry = once(() => symmetryProbe(motif.path, TOLERANCE));
   const notes: string[] = [];
@@ -84,7 +87,7 @@ export function composeRules(
   const cameTo = new Map<number, Transforms>();
   const apply = ({ number, prepared }: ActiveRule, index: number) => {
     const after = index === rules.length - 1 ? whole : IDENTITY;
-    const group = groupOf(stage, foot, symmetry, surroundings, notes);
+    const group = groupOf(stage, { foot, reach, surroundings, symmetry }, notes);
     if (prepared.adjust) {
       const adjusted = prepared.adjust(stage.placements);
       stage = { ...stage, placements: { ...adjusted, matrices: movedMatrices(adjusted.matrices, after) } };
@@ -107,6 +110,7 @@ export function composeRules(
   };
 }
 
+const NO_LINES = () => 0;
 const NOTHING_GIVEN: ReadonlyMap<number, Transforms> = new Map();
 
 /** A rule that has been applied, with the group it was applied to. */
@@ -130,17 +134,15 @@ function placeMarks(applied: readonly AppliedRule[], whole: Matrix): PlacedMark[
 
 function groupOf(
   { placements, shapes }: Stage,
-  foot: Point,
-  symmetry: () => SymmetryProbe,
-  surroundings: Surroundings,
+  { foot, ...known }: Pick<Group, "reach" | "surroundings" | "symmetry"> & { readonly foot: Point },
   told: string[],
 ): Group {
   return {
+    ...known,
     count: placements.count,
     box: once(() => boxOfCopies(shapes, placements)),
     foot: () => apply(matrixAt(placements.matrices, 0), foot),
-    symmetry,
-    surroundings,
+    outline: once(() => areaOfCopies({ shapes, placements })),
     note: (words) => {
       if (!told.includes(words)) told.push(words);
     },

@@ -54,6 +54,10 @@ export interface Group {
   box: () => Box;
   /** Where the first copy's motif has its foot, millimetres. */
   foot: () => Point;
+  /** The outlines of all copies the rules before have made. */
+  outline: () => Path;
+  /** How far lines reach beyond the outlines of copies so many times as large, millimetres. */
+  reach: (size: number) => number;
   /** Whether a map carries the group onto itself. */
   symmetry: () => SymmetryProbe;
   /** The other parts and the sheet. */
@@ -109,6 +113,8 @@ export interface PreparedRule {
   readonly paintFrom: readonly string[];
   /** What must be loaded before it is applied. */
   readonly needs: MotifNeeds;
+  /** Whether it goes by how far the part's lines reach. */
+  readonly asksReach: boolean;
   /** The copies it makes of a group. */
   transforms: (group: Group) => Transforms;
   /** For rules that add no copies: the copies as it changes them. */
@@ -157,6 +163,7 @@ interface RuleParts<T> {
   uses?: (values: T) => readonly string[];
   paintFrom?: (values: T) => readonly string[];
   needs?: (values: T) => Partial<MotifNeeds>;
+  asksReach?: (values: T) => boolean;
   marks?: (values: T, group: Group) => readonly Mark[];
   links?: (values: T, group: Group) => readonly LinkReport[];
   handles?: (values: T) => readonly NumberHandle[];
@@ -191,6 +198,7 @@ export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinitio
         uses: parts.uses?.(values) ?? [],
         paintFrom: parts.paintFrom?.(values) ?? [],
         needs: { fonts: [], geometryEngine: false, ...parts.needs?.(values) },
+        asksReach: parts.asksReach?.(values) ?? false,
         transforms: (group) => parts.transforms(values, group),
         adjust: adjust ? (placements) => adjust(values, placements) : null,
         marks: (group) => [...(parts.marks?.(values, group) ?? []), ...(parts.handles ? [SPACE] : [])],

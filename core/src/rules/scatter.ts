@@ -1,3 +1,4 @@
+import { choice } from "../fields/choice";
 import { number } from "../fields/number";
 import { structure } from "../fields/structure";
 import { partName, SHEET } from "../fields/partName";
@@ -6,13 +7,17 @@ import type { Limits } from "../fields/limits";
 import type { Resolver } from "../fields/resolver";
 import type { NumberValue } from "../formula/numbers";
 import { lengthHandle } from "../motif/handles";
-import { ORIGIN } from "../geometry/point";
+import { at } from "../geometry/at";
+import type { Box } from "../geometry/box";
+import type { Matrix } from "../geometry/matrix";
+import { ORIGIN, type Point } from "../geometry/point";
 import { areaWithin } from "../geometry/area";
 import { randomFrom } from "../geometry/random";
-import { defineRule } from "./definition";
+import { defineRule, type Group } from "./definition";
 import { standing } from "./facing";
 import { packMatrices } from "./pack";
 import { scatterPoints } from "./scatterPoints";
+import { footprintOf, liesOff, liesWithin } from "./wholeWithin";
 
 interface Range {
   readonly from: number;
@@ -27,7 +32,13 @@ interface ScatterValues {
   readonly turn: Range;
   readonly size: Range;
   readonly avoid: readonly string[];
+  readonly keeping: Keeping;
+  readonly within: Keeping;
 }
+
+/** Whether a copy stands free by its foot, or as a whole with its lines. */
+const KEEPING = ["foot", "whole"] as const;
+type Keeping = (typeof KEEPING)[number];
 
 const ANGLE: Limits = { min: -3_600, max: 3_600, whole: false };
 const SIZE: Limits = { min: 0.001, max: 1_000, whole: false };
@@ -47,33 +58,66 @@ export const scatter = defineRule<ScatterValues>({
     size: range({ from: 1, to: 1 }, SIZE),
     /** Parts whose areas stay free. */
     avoid: list(partName(""), { most: MOST_AVOIDED }),
+    /** Off those areas by their feet; or as a whole off everything those parts paint. */
+    keeping: choice(KEEPING, "foot"),
+    /** Within the region by their feet, or as a whole. */
+    within: choice(KEEPING, "foot"),
   },
+  first: { keeping: "whole", within: "whole" },
   copies: ({ count }) => count,
   handles: ({ gap }) => [lengthHandle("gap", ORIGIN, 90, gap)],
   uses: ({ region, avoid }) => [region, ...avoid],
+  paintFrom: ({ avoid, keeping }) => (keeping === "whole" ? avoid : []),
+  asksReach: ({ keeping, within }) => keeping === "whole" || within === "whole",
   transforms(values, group) {
-    const { region, count, gap, seed, turn, size, avoid } = values;
-    const { surroundings } = group;
-    const within = areaWithin((region === SHEET ? surroundings.sheet() : surroundings.areaOf(region)) ?? []);
-    const avoided = avoid.map((id) => areaWithin(surroundings.areaOf(id) ?? []));
+    const { count, gap, seed, turn, size } = values;
     const random = randomFrom(seed);
+    const pick = ({ from, to }: Range) => from + (to - from) * random();
+    const stands = placesFor(values, group);
+    // What stands as a whole must know how it is turned and sized before it stands.
+    const drawn = new Map<Point, Matrix>();
     const points = scatterPoints({
-      box: within.box,
+      box: stands.box,
       gap,
       count,
       random,
-      allows: (point) => within.contains(point) && !avoided.some((area) => area.contains(point)),
+      allows(point) {
+        if (!stands.foot(point)) return false;
+        if (!stands.whole) return true;
+        const matrix = standing(point, pick(turn), pick(size));
+        drawn.set(point, matrix);
+        return stands.whole(matrix);
+      },
     });
     if (points.length < count) {
       const found = points.length.toLocaleString("en");
       group.note(`there is room for ${found} of ${count.toLocaleString("en")} at this gap`);
     }
-    const pick = ({ from, to }: Range) => from + (to - from) * random();
-    return {
-      matrices: packMatrices(points.length, (j) => standing(points[j] ?? { x: 0, y: 0 }, pick(turn), pick(size))),
-    };
+    const matrices = points.map((point) => drawn.get(point) ?? standing(point, pick(turn), pick(size)));
+    return { matrices: packMatrices(points.length, (j) => at(matrices, j)) };
   },
 });
+
+/** Where copies may stand: asked of a foot first, then of the whole where that counts. */
+interface Places {
+  readonly box: Box;
+  foot: (point: Point) => boolean;
+  readonly whole: ((matrix: Matrix) => boolean) | null;
+}
+
+function placesFor({ region, avoid, keeping, within }: ScatterValues, group: Group): Places {
+  const { surroundings } = group;
+  const area = areaWithin((region === SHEET ? surroundings.sheet() : surroundings.areaOf(region)) ?? []);
+  const avoided = keeping === "foot" ? avoid.map((id) => areaWithin(surroundings.areaOf(id) ?? [])) : [];
+  const painted = keeping === "whole" ? avoid.flatMap((id) => surroundings.paintedOf(id).map(areaWithin)) : [];
+  const foot = (point: Point) => area.contains(point) && !avoided.some((own) => own.contains(point));
+  if (keeping === "foot" && within === "foot") return { box: area.box, foot, whole: null };
+  const footprint = footprintOf(group.outline(), group.reach);
+  const whole = (matrix: Matrix) =>
+    (within === "foot" || liesWithin(footprint, area, matrix)) &&
+    painted.every((own) => liesOff(footprint, own, matrix));
+  return { box: area.box, foot, whole };
+}
 
 function isEnds(stored: unknown): stored is readonly NumberValue[] {
   return Array.isArray(stored);

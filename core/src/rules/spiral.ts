@@ -97,7 +97,9 @@ export const spiral = defineRule<SpiralValues>({
       return [{ path: "inner", message: "must be more than 0, or the spiral never leaves its centre", mend: INNER }];
     }
     if (form === "even" && inner + pitch * turns < 0) {
-      return [{ path: "pitch", message: "takes the spiral past its centre; make it more", mend: Math.abs(pitch) || PITCH }];
+      return [
+        { path: "pitch", message: "takes the spiral past its centre; make it more", mend: Math.abs(pitch) || PITCH },
+      ];
     }
     return [];
   },

@@ -5,6 +5,7 @@ import { strokeAreas } from "../finish/line/strokeAreas";
 import { strokesAsAreas } from "../finish/line/strokesAsAreas";
 import { isEmpty, meets, type Box } from "../geometry/box";
 import { IDENTITY, isSimilar, type Matrix, sizeOf, translation } from "../geometry/matrix";
+import { plainLine } from "../geometry/strip/lineShape";
 import { boxOfPath, transformPath, type Path } from "../geometry/path";
 import { pathData } from "../geometry/pathData";
 import { isSimple } from "../geometry/simple";
@@ -122,17 +123,7 @@ function shapesOf(piece: Piece, back: Matrix): SvgShapeValue[] {
     const dash = line.dash.map((length) => length * size);
     return [{ ...filled, line: { color: stroke, width: line.width * size, cap, join, dash } }];
   }
-  const shape = {
-    width: line.width,
-    cap,
-    join,
-    dash: line.dash,
-    dots: null,
-    swell: [],
-    place: "center" as const,
-    widths: "copies" as const,
-  };
-  const area: Path = strokeAreas(piece.path, shape, false).flatMap(({ path }) => path);
+  const area: Path = strokeAreas(piece.path, plainLine(line), false).flatMap(({ path }) => path);
   return [filled, { d: pathData(transformPath(transformPath(area, at), back)), fill: stroke, ...shared }];
 }
 

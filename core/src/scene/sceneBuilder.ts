@@ -3,6 +3,7 @@ import { resolveDesign } from "../design/resolve";
 import type { ResolvedDesign, ResolvedPart, ResolvedSheet } from "../design/resolved";
 import { isFollowingSheet, usesOf, paintedFrom } from "../design/uses";
 import { IDENTITY, multiply } from "../geometry/matrix";
+import { beyondOutline } from "../geometry/strip/lineShape";
 import { joinKey } from "../join/joinCopies";
 import { joinOf } from "../join/list";
 import type { Drawing } from "../motif/drawing";
@@ -133,7 +134,11 @@ function computePart(
     part.join.trimToWedge ? ruleKeys : "",
     followed.length > 0 ? part.at.join() : "",
   ].join("\n");
+  const { line } = part.finish;
+  const beyond = line && part.rules.some(({ prepared }) => prepared.asksReach) ? beyondOutline(line) : 0;
+  const reach = (size: number) => (line?.widths === "same" ? beyond : beyond * size);
   const geometryKey = [
+    beyond,
     drawingKey,
     ruleKeys,
     part.at.join(),
@@ -153,7 +158,8 @@ function computePart(
     onSheet: surroundingsOf(IDENTITY, sheet, sceneOf),
   };
   const known = same?.geometryKey === geometryKey ? same : null;
-  const composed = known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: footOf(part) });
+  const composed =
+    known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: footOf(part), reach });
   const geometry = known?.scene.geometry ?? geometryOf(part, drawing, composed, around);
   const { id, name, role, visible, blend, solid, cut, stitch } = part;
   const blended = blendedFinish(part, sceneOf);

@@ -4,6 +4,7 @@ import { transformPath } from "../geometry/path";
 import type { Surroundings } from "../motif/drawing";
 import { areaOfCopies, shapeOfCopy } from "../rules/copyOutlines";
 import { matrixAt } from "../rules/placements";
+import { paintedLayers } from "./paintedLayers";
 import type { PartScene } from "./scene";
 import { sheetEdge } from "./sheetEdge";
 import { wholePart } from "./wholePart";
@@ -26,6 +27,10 @@ export function surroundingsOf(
     areaOf(id) {
       const geometry = partOf(id)?.geometry;
       return geometry && back ? transformPath(areaOfCopies(geometry), back) : null;
+    },
+    paintedOf(id) {
+      const part = partOf(id);
+      return part && back ? paintedLayers(part).map((layer) => transformPath(layer, back)) : [];
     },
     wholeOf(id, stands) {
       const part = partOf(id);

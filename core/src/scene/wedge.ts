@@ -26,6 +26,8 @@ export function wedgeOf(rules: readonly ActiveRule[], path: Path, foot: Point): 
     count: 1,
     box: () => boxOfPath(path),
     foot: () => foot,
+    outline: () => path,
+    reach: () => 0,
     symmetry: () => NEVER,
     surroundings: NO_SURROUNDINGS,
     note: () => undefined,

@@ -3,9 +3,9 @@ import { strokeAreas } from "../finish/line/strokeAreas";
 import type { FillRule } from "../geometry/boolean/operation";
 import { IDENTITY, type Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
-import type { LineShape } from "../geometry/strip/lineShape";
+import { plainLine, type LineShape } from "../geometry/strip/lineShape";
 import { isArea, isLine } from "../join/whole";
-import type { Piece, PieceHeight, PieceLine } from "../motif/drawing";
+import type { Piece, PieceHeight } from "../motif/drawing";
 import type { Shape } from "../rules/shape";
 import type { ResolvedFinish } from "../finish/finishFields";
 
@@ -47,11 +47,7 @@ function piecesOf(piece: Piece, finish: ResolvedFinish): AreaPiece[] {
   const { path, fillRule, fill, line, at = IDENTITY, height = null } = piece;
   const isFilled = fill !== null && (fill !== "finish" || finish.fill !== null);
   const paint = isFilled ? fill : (line?.paint ?? null);
-  const drawn = line ? (line.paint === null ? null : lineShape(line)) : finish.line;
+  const drawn = line ? (line.paint === null ? null : plainLine(line)) : finish.line;
   const color = typeof paint === "object" && paint && "own" in paint ? paint.own.slice(0, 7) : null;
   return areasOf(path, fillRule, isFilled, drawn).map((area) => ({ ...area, at, color, height }));
-}
-
-function lineShape({ width, cap, join, dash }: PieceLine): LineShape {
-  return { width, cap, join, dash, dots: null, swell: [], place: "center", widths: "copies" };
 }

@@ -39,6 +39,11 @@ export interface LineShape {
   readonly widths: LineWidths;
 }
 
+/** A line of one width, neither dotted nor to one side. */
+export function plainLine({ width, cap, join, dash }: Pick<LineShape, "width" | "cap" | "join" | "dash">): LineShape {
+  return { width, cap, join, dash, dots: null, swell: [], place: "center", widths: "copies" };
+}
+
 /** A line so many times as large: widths, dashes and gaps between dots. */
 export function sizedLine<L extends LineShape>(line: L, size: number): L {
   return {
@@ -62,3 +67,9 @@ export function reachOfLine(line: Pick<LineShape, "width" | "swell">): number {
 
 /** A corner's tip reaches four halves of the width; one that lies to one side is drawn twice as wide. */
 const FURTHEST_TIP = 4;
+
+/** How far a line covers beyond a smooth outline. */
+export function beyondOutline(line: Pick<LineShape, "width" | "swell" | "place">): number {
+  const shares: Readonly<Record<LinePlace, number>> = { center: 0.5, inside: 0, outside: 1 };
+  return widestOf(line) * shares[line.place];
+}

@@ -1,6 +1,7 @@
 import { isNumberValue, type FieldValue, type Limits, type NumberValue, type Quantity } from "@twin-petal/core";
 import { OpeningWord } from "@/ui/openingWord";
 import { BoundNumber } from "../fields/boundNumber";
+import { FieldChoice } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
 import { FieldPart } from "../fields/fieldPart";
 import { useField, useFields } from "../fields/fieldsContext";
@@ -11,8 +12,9 @@ import { WordButton } from "../fields/wordButton";
 export function ScatterSentence() {
   return (
     <>
-      <b>Scatter</b> <FieldNumber of="count" /> over <FieldPart of="region" sheet />, at least <FieldNumber of="gap" />{" "}
-      apart, by chance <FieldNumber of="seed" />
+      <b>Scatter</b> <FieldNumber of="count" /> over <FieldPart of="region" sheet />,{" "}
+      <FieldChoice of="within" words={WITHIN} />, at least <FieldNumber of="gap" /> apart, by chance{" "}
+      <FieldNumber of="seed" />
       <NextChance />.
       <More about="turned and sized by chance" fields={["turn", "size"]}>
         Each is turned by <Range of="turn" quantity="angle" limits={TURNS} standard={[0, 0]} /> and sized{" "}
@@ -25,6 +27,8 @@ export function ScatterSentence() {
   );
 }
 
+const WITHIN = { foot: "their feet within it", whole: "whole within it" };
+const KEEPING = { foot: "with their feet", whole: "whole, lines and all," };
 const TURNS: Limits = { min: -3_600, max: 3_600, whole: false };
 const SIZES: Limits = { min: 0.001, max: 1_000, whole: false };
 
@@ -79,7 +83,7 @@ function Avoided() {
   const avoided = isNames(stored) ? stored : [];
   return (
     <>
-      They keep off{" "}
+      They keep <FieldChoice of="keeping" label="keep off" words={KEEPING} /> off{" "}
       <PartNames
         part={part}
         chosen={avoided}

@@ -120,6 +120,8 @@ export function addAccents(design: Design): { edit: Edit; id: string } {
     count: 60,
     turn: [0, 90],
     size: [0.6, 1.6],
+    within: "whole",
+    keeping: "whole",
     ...(others.length > 0 && { avoid: others }),
   };
   const plain = newPart(freshId(design, "accents"), "Accents", star);

@@ -142,6 +142,7 @@ export * from "./join/joined";
 export * from "./join/joinFields";
 export * from "./join/offsetFields";
 export * from "./join/faces";
+export * from "./join/openings";
 export * from "./design/partFields";
 export * from "./design/sheetFields";
 export * from "./design/numberFields";

@@ -7,6 +7,7 @@ import { given } from "../fields/given";
 import { list } from "../fields/list";
 import { MOST_BY_HAND, MOST_COLORS, MOST_FACED } from "../fields/most";
 import { nullable, orNone } from "../fields/nullable";
+import { number } from "../fields/number";
 import { record } from "../fields/record";
 import { text } from "../fields/text";
 import { fill } from "../finish/fills/fill";
@@ -19,6 +20,7 @@ import { defineJoin, type JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import { withinLimits } from "./joinLimits";
 import { lostColors } from "./lostColors";
+import { closing, openingsOf } from "./openings";
 import { numbersAround, orbitsOf } from "./orbits";
 import { filled, lined } from "./pieces";
 import { inPlace } from "./inPlace";
@@ -39,7 +41,11 @@ const FIELDS = {
   own: list(OWN, { most: MOST_BY_HAND }),
   /** Fills in turn by orbit, depth or group; null leaves one hollow. The fill's colours where none are given. */
   colors: list(orNone(fill("#000000")), { most: MOST_COLORS }),
+  /** Lines that end no farther than this before another are led up to it. Millimetres. */
+  close: number("length", 0, { min: 0, max: 1_000, step: 0.1 }),
 };
+
+type FacesValues = ResolvedOf<typeof FIELDS>;
 
 /** Copies split into closed regions where they cross. */
 export const faces = defineJoin({
@@ -48,14 +54,14 @@ export const faces = defineJoin({
   takesOffset: false,
   takesOthers: true,
   most: () => MOST_FACED,
-  geometryKey: ({ paint }) => paint,
-  join: (composed, { paint }, asked) => inFaces(composed, paint, asked),
+  geometryKey: ({ paint, close }) => [paint, close],
+  join: inFaces,
   fill: eachFace,
 });
 
 /** A paint for each face: those of the join in turn, or the fill's where the join names none. */
 function eachFace(
-  { colors, own }: ResolvedOf<typeof FIELDS>,
+  { colors, own }: FacesValues,
   fill: Paint | null,
   { colorOf, faceOf }: Pick<JoinedCopies, "colorOf" | "faceOf">,
 ): Paint | null {
@@ -79,9 +85,12 @@ function paintsIn(fill: Paint | null): readonly (FacePainting | null)[] {
 }
 
 /** The closed regions of all outlines, each coloured by itself; lines drawn once over them. */
-function inFaces(composed: Composed, paint: FacePaint, asked: JoinAsked): JoinedCopies {
+function inFaces(composed: Composed, { paint, close }: FacesValues, asked: JoinAsked): JoinedCopies {
   const { limits } = asked;
-  const outlines = [...copyOutlines(composed), ...asked.others];
+  const drawn = [...copyOutlines(composed), ...asked.others];
+  const openings = openingsOf(drawn);
+  const closed = openings.filter(({ width }) => width <= close).map((opening) => [closing(opening)]);
+  const outlines = [...drawn, ...closed];
   // What keeps also bounds: faces end at its edge.
   const bounding = limits.kept ? [...outlines, limits.kept.path] : outlines;
   const keeper = limits.kept ? outlines.length : -1;
@@ -115,6 +124,7 @@ function inFaces(composed: Composed, paint: FacePaint, asked: JoinAsked): Joined
     colorOf: Int32Array.from([...colored.map(({ color }) => color), 0]),
     faceOf: [...colored.map(({ name }) => name), null],
     crossings: null,
+    openings: openings.filter(({ width }) => width > close),
     notes: lostColors(composed.shapes),
   };
 }

@@ -1,5 +1,6 @@
 import type { Placements } from "../rules/placements";
 import type { Shape } from "../rules/shape";
+import type { Opening } from "./openings";
 import type { WovenCrossing } from "./weave/weave";
 
 /** Copies as they are to be painted: outlines on the sheet, each once where it is. */
@@ -16,6 +17,8 @@ export interface JoinedCopies {
   readonly faceOf: readonly (string | null)[] | null;
   /** For weaves: the places where strands cross. */
   readonly crossings: readonly WovenCrossing[] | null;
+  /** For joins into faces: where lines end so little before another that hardly anybody meant it. */
+  readonly openings?: readonly Opening[];
   /** What should be known of it, in words. */
   readonly notes: readonly string[];
 }

@@ -20,13 +20,12 @@ export interface Footprint {
 export function footprintOf(path: Path, reach: Footprint["reach"]): Footprint {
   const { left, top, right, bottom } = boxOfPath(path);
   const within = Math.max(1e-6, Math.max(right - left, bottom - top) * FINE);
-  const chords = flattenPath(path, within).flatMap((points, run) => {
-    const isClosed = path[run]?.closed ?? false;
-    return points.flatMap((to, k): Chord[] => {
-      const from = k > 0 || isClosed ? points.at(k - 1) : undefined;
+  const chords = flattenPath(path, within).flatMap((points) =>
+    points.flatMap((to, k): Chord[] => {
+      const from = k > 0 ? points[k - 1] : undefined;
       return from ? [[from, to]] : [];
-    });
-  });
+    }),
+  );
   return { chords, reach };
 }
 

@@ -44,6 +44,7 @@ export function barePart({ id, name, path, fill = null, line = null }: Given): P
       colorOf: null,
       faceOf: null,
       crossings: null,
+      openings: [],
       notes: [],
       wedge: () => null,
       marks: () => [],

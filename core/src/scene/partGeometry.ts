@@ -46,6 +46,7 @@ export function geometryOf(
     colorOf: joined?.colorOf ?? null,
     faceOf: joined?.faceOf ?? null,
     crossings: joined?.crossings ?? null,
+    openings: joined?.openings ?? [],
     notes: [...notes, ...composed.notes, ...(joined?.notes ?? [])],
   };
 }

@@ -7,6 +7,7 @@ import type { ResolvedMaking } from "../design/makingFields";
 import type { ResolvedSheet } from "../design/resolved";
 import type { ResolvedSolid } from "../form/solidFields";
 import type { Blend, ResolvedFinish } from "../finish/finishFields";
+import type { Opening } from "../join/openings";
 import type { WovenCrossing } from "../join/weave/weave";
 import type { Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
@@ -36,6 +37,8 @@ export interface PartGeometry {
   readonly faceOf: readonly (string | null)[] | null;
   /** For weaves, the places where strands cross. */
   readonly crossings: readonly WovenCrossing[] | null;
+  /** For joins into faces: where lines end a little before another, so that a face stays open. */
+  readonly openings: readonly Opening[];
   /** What the person should know of how it was drawn and repeated, in words. */
   readonly notes: readonly string[];
   /** The motif's own place, which the path has in it. */

@@ -2,6 +2,7 @@ import type {
   Box,
   Design,
   LinkReport,
+  Opening,
   Matrix,
   PlacedMark,
   Problem,
@@ -68,6 +69,8 @@ export interface ChosenReport {
   readonly marks: readonly PlacedMark[];
   /** The places where the strands of a weave cross. */
   readonly crossings: readonly WovenCrossing[];
+  /** The places where lines end so little before another that a face stays open there. */
+  readonly openings: readonly Opening[];
   /** For each active rule its number in the part and how often it repeats. */
   readonly rounds: readonly { readonly rule: number; readonly copies: number }[];
 }

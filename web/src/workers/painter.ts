@@ -172,6 +172,7 @@ function chosenReport({ id, geometry, finish }: PartScene, copy: number): Chosen
     motifAt: geometry.motifAt,
     marks: geometry.marks(),
     crossings: geometry.crossings ?? [],
+    openings: geometry.openings,
     rounds: spans.map(({ number, copies }) => ({ rule: number, copies })),
     links: geometry.links(),
     tiles: geometry.tiles(),

@@ -12,6 +12,7 @@ import {
 import { toScreen, viewMatrix } from "@/paint/view";
 import { useDesign, useDesk } from "@/store/deskStore";
 import { CrossingMarks } from "./crossingMarks";
+import { OpeningMarks } from "./openingMarks";
 import { DirectionHandle } from "./directionHandle";
 import { FaceBrush } from "./faceBrush";
 import { Fan, FanProvider } from "./fan";
@@ -60,6 +61,7 @@ export function Marks() {
             <QuietMark key={index} placed={placed} screen={screen} reach={reach} />
           ))}
           {!part.locked && tool === "look" && touching === "fill" && <PaintHandles part={part} chosen={chosen} />}
+          <OpeningMarks openings={chosen.openings} />
           {!part.locked && tool === "look" && touching === "crossings" && (
             <CrossingMarks part={part} crossings={chosen.crossings} />
           )}

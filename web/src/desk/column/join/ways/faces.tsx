@@ -1,4 +1,14 @@
-import { FACE_PAINTS, paletteReference, type FacePaint, type FillValue, type Join } from "@twin-petal/core";
+import {
+  FACE_PAINTS,
+  JOIN_OF,
+  MILLIMETRES_PER,
+  paletteReference,
+  tidy,
+  type FacePaint,
+  type FillValue,
+  type Join,
+  type NumberValue,
+} from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { setJoin } from "@/store/edits/join";
 import { addColor } from "@/store/edits/sheet";
@@ -7,9 +17,13 @@ import { Swatch } from "@/ui/swatch";
 import { together } from "@/store/atHand";
 import { FACE_KINDS } from "../../finish/fills/list";
 import { FillPanel } from "../../finish/fillPanel";
+import { TableNumber } from "../../../fields/tableNumber";
 import { TouchButton } from "../../../fields/touchButton";
 import { WordButton } from "../../../fields/wordButton";
+import { usePicture } from "../../../stage/pictureContext";
 import type { JoinLabels } from "./definition";
+
+const CLOSE = JOIN_OF.faces.fields.close;
 
 const PAINT_WORDS: Readonly<Record<FacePaint, string>> = {
   orbit: "orbit by orbit",
@@ -37,7 +51,45 @@ function Panel({ part, join }: { part: string; join: Join }) {
         onChange={(paint) => edit(setJoin(part, { paint }, `faces coloured ${PAINT_WORDS[paint]}`))}
       />{" "}
       in <FaceColors part={part} colors={join.colors} />
+      <Openings part={part} join={join} />
       <BrushPanel part={part} own={join.own.length} />
+    </>
+  );
+}
+
+/** Lines that end a little before another leave faces open: how many, how far, and what closes them. */
+function Openings({ part, join }: { part: string; join: Join }) {
+  const { edit } = useEditing();
+  const { report } = usePicture();
+  const unit = useDesk((state) => state.history.design.sheet.unit);
+  const openings = report?.chosen?.id === part ? report.chosen.openings : [];
+  const widest = openings.at(-1)?.width ?? 0;
+  const set = (close: NumberValue, change: string, gesture?: string) =>
+    edit(setJoin(part, { close }, change, gesture && `${part}/close/${gesture}`));
+  // A little more than the widest, so that it is surely closed.
+  const enough = Math.ceil(widest * 100 + 1) / 100;
+  const words = `${tidy(widest / MILLIMETRES_PER[unit])} ${unit}`;
+  return (
+    <>
+      {join.close !== 0 && (
+        <>
+          , gaps up to{" "}
+          <TableNumber
+            label="gaps closed"
+            stored={join.close}
+            field={CLOSE}
+            onSet={(close, change, gesture) => set(close ?? CLOSE.default, change, gesture)}
+          />{" "}
+          closed
+        </>
+      )}
+      {openings.length > 0 && (
+        <span className="block text-doubtful">
+          △ {openings.length === 1 ? "A line ends" : "Lines end"} {openings.length > 1 && "up to "}
+          {words} before another, marked on the sheet: no face is closed there.
+          <WordButton onClick={() => set(enough, "close the gaps between lines")}>close the gaps</WordButton>
+        </span>
+      )}
     </>
   );
 }

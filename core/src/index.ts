@@ -65,6 +65,7 @@ export * from "./scene/made";
 export * from "./scene/needs";
 export * from "./scene/wedge";
 export { groundColor } from "./scene/groundPart";
+export * from "./scene/placesToSnap";
 export * from "./scene/scene";
 export * from "./scene/sceneBuilder";
 export * from "./motif/svg/import/importSvg";

@@ -9,6 +9,7 @@ import {
   matrixAt,
   multiply,
   pathData,
+  placesToSnap,
   SceneBuilder,
   stitchedScene,
   type Box,
@@ -115,6 +116,12 @@ export class Painter {
   /** For each part the box of all that is painted, on the sheet. */
   boxes(): ReadonlyMap<string, Box> {
     return new Map(this.scene?.parts.map(({ id, geometry }) => [id, boxOfGeometry(geometry)]));
+  }
+
+  /** Places of shown parts but one that the hand can be drawn to, within a box of the sheet, millimetres. */
+  placesToSnap(except: string | null, within: Box): ReturnType<typeof placesToSnap> {
+    const others = this.scene?.parts.filter(({ id, visible }) => visible && id !== except) ?? [];
+    return placesToSnap(others, within);
   }
 
   /** The face of a part at a point of the sheet, millimetres; null where there is none. */

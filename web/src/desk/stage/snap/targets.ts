@@ -4,10 +4,15 @@ import {
   type GuideShape,
   type Matrix,
   type PlacedMark,
+  type PlaceKind,
+  type placesToSnap,
   type Point,
   type ResolvedSheet,
 } from "@twin-petal/core";
 import type { SnapLine, SnapPoint, SnapTargets } from "./snap";
+
+/** What is found of other parts within a view. */
+type PartsPlaces = ReturnType<typeof placesToSnap>;
 
 /** A line through a point at an angle (degrees, 0° upright). */
 export function lineAt(through: Point, angle: number, words: string): SnapLine {
@@ -91,6 +96,22 @@ function mapped(toSheet: Matrix, through: Point, angle: number, words: string): 
 function carriedLine(from: Point, to: Point, words: string): SnapLine {
   const { through, along } = edge(from, to, words);
   return { through, along, words };
+}
+
+const KIND_WORDS: Readonly<Record<PlaceKind, string>> = {
+  end: "end of",
+  node: "node of",
+  middle: "middle of a side of",
+  crossing: "crossing of",
+};
+
+/** What other parts draw the hand to, as they stand on the sheet. */
+export function partTargets({ places, sides }: PartsPlaces): SnapTargets {
+  const named = (parts: readonly string[]) => parts.map((name) => `“${name}”`).join(" and ");
+  return {
+    points: places.map(({ at, kind, parts }) => ({ at, words: `${KIND_WORDS[kind]} ${named(parts)}` })),
+    lines: sides.map(({ from, to, part }) => edge(from, to, `side of ${named([part])}`)),
+  };
 }
 
 /** Targets in another space. */

@@ -67,6 +67,7 @@ export * from "./scene/wedge";
 export { groundColor } from "./scene/groundPart";
 export * from "./scene/placesToSnap";
 export * from "./scene/scene";
+export * from "./scene/seams/withoutSeams";
 export * from "./scene/sceneBuilder";
 export * from "./motif/svg/import/importSvg";
 export * from "./motif/svg/import/leftOut";

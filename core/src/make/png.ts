@@ -2,6 +2,7 @@ import { rasterise } from "../engines/rasteriser";
 import type { Box } from "../geometry/box";
 import type { Scene } from "../scene/scene";
 import type { FlatFormat } from "./format";
+import { seamsOf, withoutSeams } from "../scene/seams/withoutSeams";
 import { withPhysicalSize } from "./physicalSize";
 import { svgOfScene } from "./svg/svg";
 
@@ -38,7 +39,8 @@ export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<
   const imageDpi = (width / across) * MILLIMETRES_PER_INCH;
   // Whole pixels each way: a last row half covered would be a seam.
   const pixels = { width, height: Math.max(1, Math.round((width * down) / across)) };
-  const svg = svgOfScene(scene, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels });
+  const painted = withoutSeams(scene, seamsOf(scene), across / width);
+  const svg = svgOfScene(painted, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels });
   const picture = rasterise(svg, width, ({ png }) => png());
   return withPhysicalSize(picture, (width / across) * 1_000, (pixels.height / down) * 1_000);
 }

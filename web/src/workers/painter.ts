@@ -10,6 +10,10 @@ import {
   multiply,
   pathData,
   placesToSnap,
+  copiesWithSeams,
+  seamsOf,
+  withoutSeams,
+  type Seams,
   SceneBuilder,
   stitchedScene,
   type Box,
@@ -30,6 +34,11 @@ import type { ChosenReport, FoundCopy, FoundFace, Frame, FrameReport } from "./f
 
 /** Between two looks for newer messages, milliseconds. */
 const LOOK_EVERY = 16;
+/** Seams of more copies than this are looked for when the hand has rested so long, milliseconds. */
+const MOST_AT_ONCE = 400;
+const REST = 200;
+/** Of more sides of areas than this the desk keeps its seams; pictures that are taken away do not. */
+const MOST_SIDES = 24_000;
 /** A picture under way is finished, though a newer one is wanted, when nothing was shown for this long. */
 const SHOW_AT_LEAST_EVERY = 250;
 
@@ -46,7 +55,11 @@ export class Painter {
   private scene: Scene | null = null;
   /** The scene shown last as thread. */
   private sewn: { readonly of: Scene; readonly scene: Scene } | null = null;
+  /** Where areas touch in the scene they were looked for in last. */
+  private seams: { readonly of: Scene; readonly found: Seams } | null = null;
   private latest = 0;
+  /** Whether seams were left in the last picture, for want of time. */
+  private isRough = false;
   private underWay: Promise<unknown> = Promise.resolve();
   private lastShown = 0;
 
@@ -78,14 +91,23 @@ export class Painter {
     if (turn !== this.latest) return null;
     const scene = await this.builder.buildPrepared(frame.design, this.host);
     this.scene = scene;
-    return (await this.paint(scene, frame, turn)) ? reportOf(scene, frame) : null;
+    this.isRough = false;
+    if (!(await this.paint(scene, frame, turn, false))) return null;
+    if (this.isRough) setTimeout(() => this.refine(scene, frame, turn), REST);
+    return reportOf(scene, frame);
+  }
+
+  /** Paints a picture once more with all that the hand's pace left no time for. */
+  private refine(scene: Scene, frame: Frame, turn: number): void {
+    const refined = this.underWay.then(() => turn === this.latest && this.paint(scene, frame, turn, true));
+    this.underWay = refined.catch(() => undefined);
   }
 
   private isOvertaken(turn: number): boolean {
     return turn !== this.latest && performance.now() - this.lastShown < SHOW_AT_LEAST_EVERY;
   }
 
-  private async paint(scene: Scene, frame: Frame, turn: number): Promise<boolean> {
+  private async paint(scene: Scene, frame: Frame, turn: number, rests: boolean): Promise<boolean> {
     const { view, size, density, colors } = frame;
     const to = placingOf(view, size, density);
     const { front, back } = this;
@@ -95,11 +117,22 @@ export class Painter {
     setSize(back, to.width, to.height);
     const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => !this.isOvertaken(turn)) : null);
     const seen = frame.thread ? await this.inThread(scene) : scene;
-    if (!(await paintScene(context, seen, to, colors, goOn, lookOf(frame)))) return false;
+    const whole = frame.thread ? seen : this.withoutSeams(seen, 1 / to.scale, rests);
+    if (!(await paintScene(context, whole, to, colors, goOn, lookOf(frame)))) return false;
     setSize(front, to.width, to.height);
     shown.drawImage(back, 0, 0);
     this.lastShown = performance.now();
     return true;
+  }
+
+  /** The scene without seams between areas that touch; those of many copies are looked for when the hand rests. */
+  private withoutSeams(scene: Scene, pixel: number, rests: boolean): Scene {
+    if (this.seams?.of !== scene && !rests && copiesWithSeams(scene) > MOST_AT_ONCE) {
+      this.isRough = true;
+      return scene;
+    }
+    if (this.seams?.of !== scene) this.seams = { of: scene, found: seamsOf(scene, MOST_SIDES) };
+    return withoutSeams(scene, this.seams.found, pixel);
   }
 
   private async inThread(scene: Scene): Promise<Scene> {

@@ -22,6 +22,7 @@ const CORE_FOLDERS = [
   "form",
   "design",
   "scene",
+  "solve",
   "cut",
   "stitch",
   "print",

@@ -1,4 +1,6 @@
+import { readFile } from "node:fs/promises";
 import type { Page } from "@playwright/test";
+import { PNG } from "pngjs";
 import { Maker } from "./making";
 import { expect, test } from "./server";
 
@@ -89,4 +91,88 @@ test("swells and the colours of gradients have numbers; a gradient is chosen as 
     fill: { kind: "linear", stops: [{ at: 0 }, { at: 0.75 }] },
     line: { widths: "same", swell: [{ at: 0 }, { at: 0.3, width: "3 * 2" }, { at: 1 }] },
   });
+});
+
+/** How much lighter than the facets' lightest channel any pixel is within a circle of so many pixels about the middle. */
+function lightestWithin({ width, height, data }: PNG, radius: number): number {
+  let most = 0;
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      if (Math.hypot(x + 0.5 - width / 2, y + 0.5 - height / 2) > radius) continue;
+      for (let c = 0; c < 3; c++) most = Math.max(most, (data[4 * (y * width + x) + c] ?? 0) - 0x4a);
+    }
+  }
+  return most;
+}
+
+test("no seam shows between facets that touch, on the desk and in a picture", async ({ page }) => {
+  const half = 90 * Math.tan(Math.PI / 12);
+  const nodes = [
+    { x: 0, y: 0 },
+    { x: -half, y: -90 },
+    { x: half, y: -90 },
+  ];
+  const desk = await laid(page, [
+    {
+      id: "a",
+      name: "Facet",
+      motif: { kind: "drawn", paths: [{ closed: true, nodes }] },
+      rules: [{ kind: "turn", count: 12 }],
+      at: { turn: 7 },
+      finish: { fill: { kind: "cycle", colors: ["#20104A", "#4A1020", "#103A20"] } },
+    },
+  ]);
+  await page.keyboard.press("Escape");
+  const picture = await desk.picture();
+  expect(lightestWithin(picture, (picture.height - 72) * 0.42)).toBeLessThanOrEqual(3);
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Take away" }).click();
+  await page.getByRole("menuitem", { name: /^\.png/ }).click();
+  const taken = PNG.sync.read(await readFile(await (await download).path()));
+  expect(lightestWithin(taken, taken.width * 0.42)).toBeLessThanOrEqual(3);
+});
+
+test("faces tell lines that end a little before another, and close them by one action", async ({ page }) => {
+  const corner = (k: number) => ({ x: 60 * Math.sin((k * Math.PI) / 4), y: -60 * Math.cos((k * Math.PI) / 4) });
+  const paths = [{ nodes: [{ x: 0, y: -2 }, corner(0)] }, { nodes: [corner(0), corner(1)] }];
+  const desk = await laid(page, [
+    {
+      id: "a",
+      name: "Wheel",
+      motif: { kind: "drawn", paths },
+      rules: [{ kind: "turn", count: 8 }],
+      join: { mode: "faces" },
+      finish: { line: { width: 0.4 } },
+    },
+  ]);
+  await expect(page.getByTestId("opening").first()).toBeVisible();
+  await expect(page.getByText(/Lines end up to 1\.53\d* mm before another/)).toBeVisible();
+  await desk.word("close the gaps").click();
+  await expect(page.getByTestId("opening")).toHaveCount(0);
+  await expect(desk.number("gaps closed")).toBeVisible();
+  expect((await desk.file()).parts[0]?.join).toMatchObject({ close: 1.55 });
+});
+
+test("a line drawn goes to the crossing of two other parts, by name", async ({ page }) => {
+  const desk = await laid(page, [
+    { id: "a", name: "Moon", motif: { kind: "disc", radius: 30 }, at: { x: -20 } },
+    { id: "b", name: "Sun", motif: { kind: "disc", radius: 30 }, at: { x: 20 } },
+  ]);
+  await desk.keys("Escape");
+  await desk.tool("Draw");
+  // Where the two circles cross, a little beside it.
+  const crossing = { x: 0, y: -Math.sqrt(500) };
+  const near = await desk.at(crossing.x, crossing.y - 0.8);
+  await expect(async () => {
+    await page.mouse.move(near.x + 30, near.y);
+    await page.mouse.move(near.x, near.y, { steps: 3 });
+    await expect(page.getByText(/crossing of “(Moon|Sun)” and “(Moon|Sun)”/)).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await page.mouse.down();
+  await page.mouse.up();
+  await desk.click(70, 70);
+  await desk.keys("Enter");
+  const drawn = (await desk.file()).parts.find(({ motif }) => motif.kind === "drawn");
+  const [node] = JSON.parse(JSON.stringify(drawn?.motif.paths))[0].nodes;
+  expect(Math.hypot(node.x - crossing.x, node.y - crossing.y)).toBeLessThan(0.05);
 });

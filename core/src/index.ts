@@ -229,3 +229,6 @@ export * from "./machine/cutter/readProgram";
 export * from "./machine/cutter/headWay";
 export * from "./print/layout";
 export * from "./print/checks/list";
+export * from "./solve/definition";
+export * from "./solve/goals/list";
+export * from "./solve/roots";

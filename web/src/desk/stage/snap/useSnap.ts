@@ -3,6 +3,7 @@ import { IDENTITY, invert, MILLIMETRES_PER, type Point } from "@twin-petal/core"
 import { useDesign } from "@/store/deskStore";
 import { usePicture } from "../pictureContext";
 import { useSurface } from "../surface";
+import { useWorkedOn } from "../useWorkedOn";
 import { snap, type Snapped, type SnapPoint, type SnapTargets } from "./snap";
 import { carriedTargets, guideTargets, markTargets, partTargets, sheetTargets } from "./targets";
 
@@ -16,12 +17,13 @@ const REST = 120;
 /** Draws points of the motif's own space to what is near; `own` are the motif's nodes and middles. */
 export function useSnap(): (point: Point, own: readonly SnapPoint[], off: boolean) => Snapped {
   const { report } = usePicture();
-  const others = useOtherParts();
+  const workedOn = useWorkedOn();
+  const others = useOtherParts(workedOn?.id ?? null);
   const { unit } = useDesign().sheet;
   const { scale } = useSurface();
   const targets = useMemo(() => {
     // What is drawn before there is a part is drawn in the sheet's own space.
-    const back = report?.chosen ? invert(report.chosen.working) : IDENTITY;
+    const back = workedOn ? invert(workedOn.working) : IDENTITY;
     if (!report || !back) return { points: [], lines: [] };
     const all = [
       sheetTargets(report.sheet),
@@ -31,7 +33,7 @@ export function useSnap(): (point: Point, own: readonly SnapPoint[], off: boolea
     ];
     const onSheet = { points: all.flatMap(({ points }) => points), lines: all.flatMap(({ lines }) => lines) };
     return carriedTargets(onSheet, back);
-  }, [report, others]);
+  }, [report, workedOn, others]);
   const step = MILLIMETRES_PER[unit];
   return (point, own, off) => {
     if (off) return { point, words: null };
@@ -43,10 +45,9 @@ export function useSnap(): (point: Point, own: readonly SnapPoint[], off: boolea
 const NOTHING: SnapTargets = { points: [], lines: [] };
 
 /** What the parts that are not worked on draw the hand to, asked anew when the picture or the view has changed. */
-function useOtherParts(): SnapTargets {
+function useOtherParts(except: string | null): SnapTargets {
   const { painter, report, view, size } = usePicture();
   const [found, setFound] = useState(NOTHING);
-  const except = report?.chosen?.id ?? null;
   useEffect(() => {
     if (!view || !size) return;
     let wanted = true;

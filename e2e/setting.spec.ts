@@ -176,3 +176,28 @@ test("a line drawn goes to the crossing of two other parts, by name", async ({ p
   const [node] = JSON.parse(JSON.stringify(drawn?.motif.paths))[0].nodes;
   expect(Math.hypot(node.x - crossing.x, node.y - crossing.y)).toBeLessThan(0.05);
 });
+
+test("a number is set until copies touch, among pictures to pick from; what cannot be is said with the nearest", async ({
+  page,
+}) => {
+  const desk = await laid(page, [
+    { id: "a", name: "Bead", motif: { kind: "disc", radius: 6 }, rules: [{ kind: "ring", count: 12, radius: 50 }] },
+  ]);
+  await desk.number("radius").last().focus();
+  await desk.word("until …").click();
+  await page.getByRole("menuitem", { name: "until copies touch" }).click();
+  const found = page.getByRole("list", { name: "Values of radius found" }).getByRole("button");
+  await expect(found).toHaveCount(1, { timeout: 30_000 });
+  await found.click();
+  const [rule] = (await desk.file()).parts[0]?.rules ?? [];
+  // Twelve discs of radius 6 touch where the chord of 30 degrees is 12 mm.
+  expect(Number(rule?.radius)).toBeCloseTo(6 / Math.sin(Math.PI / 12), 1);
+  await expect(page.getByText("12 copies")).toBeVisible();
+
+  await desk.word("neighbours again").click();
+  await desk.word("until …").click();
+  await page.getByRole("menuitem", { name: "until the part is so wide" }).click();
+  await expect(found).toHaveCount(1, { timeout: 30_000 });
+  await desk.type("width of the part", "5");
+  await expect(page.getByText(/With none from .* this one comes nearest/)).toBeVisible({ timeout: 30_000 });
+});

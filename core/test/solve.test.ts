@@ -94,8 +94,9 @@ describe("a number is set until something holds", () => {
         async (count, radius, wanted) => {
           const ring = (value: number) =>
             partDesign({ kind: "disc", radius }, [{ kind: "ring", count, radius: value }]);
-          const [root] = rootsOf(await solved("gap", wanted, ring, { from: 4, to: 80 }));
+          const [root, ...others] = rootsOf(await solved("gap", wanted, ring, { from: 0.001, to: 80 }));
           expect(root).toBeCloseTo((2 * radius + wanted) / (2 * Math.sin(Math.PI / count)), 1);
+          expect(others).toEqual([]);
         },
       ),
       { numRuns: 4 },

@@ -86,13 +86,16 @@ function copyOf(path: Path, share: number): Copy {
   const box = boxOfPath(path);
   const size = Math.max(box.right - box.left, box.bottom - box.top);
   const runs = flattenPath(path, Math.max(1e-7, size * share)).map((points) => inShortSteps(points, size * STEP));
-  return {
+  const own = {
     nodes: path.flatMap((run) => segmentsOf(run).flatMap(([from, , , to]) => [from, to])),
     points: runs.flat(),
     stretches: runs.flatMap((points, run) => stretchesOf(points, path[run]?.closed ?? false)),
     box: boxOfPoints(runs.flat()),
     size,
   };
+  // Its middle too: of copies that lie on each other no point of an outline is within the other.
+  const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
+  return isInside(middle, own) ? { ...own, points: [...own.points, middle] } : own;
 }
 
 /** Points with more between those that are far apart: corners alone do not tell where sides cross. */

@@ -8,6 +8,7 @@ import {
   type Scene,
   countCoinciding,
   gapsOf,
+  goalOf,
   growBox,
   hasSolids,
   invert,
@@ -53,6 +54,8 @@ export class Assistant {
   private readonly formulaBuilder = new SceneBuilder();
   /** Remembers the meshes that neighbouring designs share. */
   private readonly solidBuilder = new SolidBuilder(WEB_HOST);
+  /** Remembers the parts that the value looked for leaves alone. */
+  private readonly solveBuilder = new SceneBuilder();
   private readonly breather = new Breather(LOOK_EVERY);
   private turn = 0;
 
@@ -90,6 +93,15 @@ export class Assistant {
       if (error instanceof RuleTrouble) return { trouble: error.message };
       throw error;
     }
+  }
+
+  /** How far a part is beyond what a number is to be set for; null where that cannot be said. */
+  async measure(design: Design, part: string, kind: string, wanted: number): Promise<number | null> {
+    const goal = goalOf(kind);
+    if (!goal) return null;
+    if (goal.needsEngine) await loadGeometryEngine(WEB_HOST.geometryEngine);
+    const scene = await this.solveBuilder.buildPrepared(design, WEB_HOST);
+    return scene.problems.length > 0 ? null : goal.measure(scene, part, wanted);
   }
 
   /** True distances between the copies of a part; null when it cannot be computed. */

@@ -9,6 +9,8 @@ import { WordButton } from "../fields/wordButton";
 import { useLivePictures } from "../live/useLivePictures";
 import { NeighbourPicture } from "./neighbourPicture";
 import { neighboursOf, stepFor } from "./neighbourValues";
+import { GoalMenu } from "./solve/goalMenu";
+import { SolveRow } from "./solve/solveRow";
 import { Surprise } from "./surprise";
 import { TwoNumbers } from "./twoNumbers";
 
@@ -46,7 +48,16 @@ interface RowProps {
   onFirst: (first: NumberAtHand | null) => void;
 }
 
-function Row({ atHand, first, onFirst }: RowProps) {
+function Row(props: RowProps) {
+  const [goal, setGoal] = useState<string | null>(null);
+  const { atHand } = props;
+  if (atHand.kind === "number" && goal !== null) {
+    return <SolveRow atHand={atHand} kind={goal} onClose={() => setGoal(null)} />;
+  }
+  return <NeighbourRow {...props} onGoal={setGoal} />;
+}
+
+function NeighbourRow({ atHand, first, onFirst, onGoal }: RowProps & { onGoal: (kind: string) => void }) {
   const store = useDeskStore();
   const design = useDesign();
   const [count, setCount] = useState<number>(7);
@@ -112,6 +123,7 @@ function Row({ atHand, first, onFirst }: RowProps) {
             </Sentence>
             <p className="-ml-1 leading-6">
               {atHand.nameable && <NameIt atHand={atHand} />}
+              <GoalMenu onGoal={onGoal} />
               {first ? (
                 <WordButton onClick={() => onFirst(null)}>
                   {first.id === atHand.id ? "touch a second …" : "one number"}

@@ -62,6 +62,11 @@ describe("lettering", () => {
     expect(Math.min(...outside)).toBeGreaterThan(49.5);
     const inside = radii(drawn({ text: "HIH", on: { radius: 50, inside: true } }));
     expect(Math.max(...inside)).toBeLessThan(50.6);
+    // So far off the line: every letter's foot outside, its foot within.
+    const off = radii(drawn({ text: "HIH", on: { radius: 50, start: 90, off: 4 } }));
+    expect(Math.min(...off)).toBeCloseTo(Math.min(...outside) + 4, 1);
+    const within = radii(drawn({ text: "HIH", on: { radius: 50, inside: true, off: 4 } }));
+    expect(Math.max(...within)).toBeCloseTo(Math.max(...inside) - 4, 1);
     const { x, y } = middleOf(drawn({ text: "HIH", on: { radius: 50, start: 90 } }));
     expect(x).toBeGreaterThan(45);
     expect(y).toBeGreaterThan(0);

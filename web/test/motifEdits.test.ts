@@ -14,7 +14,7 @@ import {
   stampAgain,
   takeApart,
 } from "@/store/edits/nested";
-import { setField } from "@/store/edits/rules";
+import { addRule, setField } from "@/store/edits/rules";
 import { moveRow, replaceStep, rowsOf, setStepNumber, setSteps, stepsOf } from "@/store/edits/walk";
 import { graspAt } from "@/desk/stage/nodes/grasp";
 import { nearestOnPath } from "@/desk/stage/nodes/nearestOnPath";
@@ -250,5 +250,21 @@ describe("taking hold of an outline", () => {
     expect(near?.place).toEqual({ run: 0, segment: 2 });
     expect(near?.distance).toBeCloseTo(8, 3);
     expect(nearestOnPath([], { x: 0, y: 0 })).toBeNull();
+  });
+
+  test("a rule that follows a line takes the nearest line, not lettering that lies between", () => {
+    const [petal] = designOf({ kind: "petal" }).parts;
+    if (!petal) throw new Error("no part");
+    const part = (id: string, motif: Motif) => ({ ...petal, id, motif });
+    const parts = [
+      part("ring", { kind: "disc" }),
+      part("rail", { kind: "arc" }),
+      part("words", { kind: "text" }),
+      part("bead", { kind: "disc" }),
+    ];
+    const design = { ...emptyDesign(""), parts };
+    const pathOf = (from: typeof design) => after(from, addRule(from, "bead", "along")).parts.at(-1)?.rules[0]?.path;
+    expect(pathOf(design)).toBe("rail");
+    expect(pathOf({ ...design, parts: parts.filter(({ id }) => id !== "rail") })).toBe("ring");
   });
 });

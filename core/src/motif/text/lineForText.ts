@@ -18,6 +18,8 @@ export type TextLineValue =
       /** Where it ends; letters are spread to reach it. */
       readonly end?: NumberValue;
       readonly inside?: boolean;
+      /** How far letters stand off the line. */
+      readonly off?: NumberValue;
     }
   | {
       readonly part: string;
@@ -25,6 +27,8 @@ export type TextLineValue =
       readonly start?: NumberValue;
       readonly end?: NumberValue;
       readonly inside?: boolean;
+      /** How far letters stand off the line. */
+      readonly off?: NumberValue;
     };
 
 /** What lettering stands on, with its numbers known; null for a straight row. */
@@ -37,6 +41,8 @@ export type TextLine =
       /** Where the letters are spread to; null leaves them as they are. */
       readonly end: number | null;
       readonly inside: boolean;
+      /** How far letters stand off the line, millimetres. */
+      readonly off: number;
     }
   | {
       readonly kind: "part";
@@ -45,26 +51,31 @@ export type TextLine =
       readonly start: number;
       readonly end: number | null;
       readonly inside: boolean;
+      /** How far letters stand off the line, millimetres. */
+      readonly off: number;
     };
 
 const RADIUS = number("length", 0, { min: 0.01 });
 const ANGLE = number("angle", 0);
 const SHARE = number("share", 0);
+const OFF = number("length", 0, { step: 0.5 });
 
 /** What the numbers of a line for text may be. */
-export const TEXT_LINE_LIMITS = { radius: RADIUS, angle: ANGLE, share: SHARE };
+export const TEXT_LINE_LIMITS = { radius: RADIUS, angle: ANGLE, share: SHARE, off: OFF };
 
 const ON_PART: FieldTable = {
   part: given(partName("")),
   start: SHARE,
   end: following("share"),
   inside: toggle(false),
+  off: OFF,
 };
 const ON_CIRCLE: FieldTable = {
   radius: given(RADIUS),
   start: ANGLE,
   end: following("angle"),
   inside: toggle(false),
+  off: OFF,
 };
 
 /** What the file may hold of what lettering stands on. */
@@ -86,6 +97,7 @@ export function resolveTextLine(stored: TextLineValue, resolver: Resolver, path:
   const limits = "part" in stored ? SHARE : ANGLE;
   const start = number(stored.start, limits, "start");
   const end = stored.end === undefined ? null : number(stored.end, limits, "end");
-  if ("part" in stored) return { kind: "part", part: stored.part, start, end, inside };
-  return { kind: "circle", radius: number(stored.radius, RADIUS, "radius"), start, end, inside };
+  const off = number(stored.off, OFF, "off");
+  if ("part" in stored) return { kind: "part", part: stored.part, start, end, inside, off };
+  return { kind: "circle", radius: number(stored.radius, RADIUS, "radius"), start, end, inside, off };
 }

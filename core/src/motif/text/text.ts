@@ -58,7 +58,8 @@ export const text = defineMotif<TextValues>({
 });
 
 function pathOf(values: TextValues, surroundings: Surroundings): Path {
-  const row = raised(setRow(values.text, values.font, values.size, values.spacing), values.raise);
+  const own = raised(setRow(values.text, values.font, values.size, values.spacing), values.raise);
+  const row = values.on ? raisedAlike(own, values.on.off) : own;
   if (values.on) return setOnLine(row, values.on, values.repeatToFill, values.spacing, surroundings);
   const baseline = capHeight(values.font, values.size) / 2;
   return row.letters.flatMap(({ outline, at }) => transformPath(outline, translation(at - row.width / 2, baseline)));
@@ -81,4 +82,13 @@ function raised(row: Row, raise: readonly number[]): Row {
       return by === 0 ? letter : { ...letter, outline: transformPath(letter.outline, translation(0, -by)) };
     }),
   };
+}
+
+function raisedAlike(row: Row, by: number): Row {
+  if (by === 0) return row;
+  const letters = row.letters.map((letter) => ({
+    ...letter,
+    outline: transformPath(letter.outline, translation(0, -by)),
+  }));
+  return { ...row, letters };
 }

@@ -1,10 +1,13 @@
 import type { Point } from "@twin-petal/core";
 
+/** A letter of the panel is so wide, pixels. */
+const LETTER = 8;
+
 /** What stands beside the pointer while something is drawn or pulled: a line of words each. */
 export function PointerPanel({ at, lines }: { at: Point; lines: readonly (string | null)[] }) {
   const shown = lines.filter((line): line is string => line !== null && line !== "");
   if (shown.length === 0) return null;
-  const width = Math.max(...shown.map((line) => line.length)) * 7.4 + 14;
+  const width = Math.max(...shown.map((line) => line.length)) * LETTER + 14;
   return (
     <g transform={`translate(${at.x + 16} ${at.y + 14})`} aria-hidden="true" className="pointer-events-none">
       <rect

@@ -50,6 +50,9 @@ export const PartTile = memo(function PartTile({ part, picture, chosen, ground }
           {part.locked && <Lock size={13} />}
         </span>
       </button>
+      <span aria-hidden="true" className="block w-[62px] -ml-1 truncate text-center text-[11.5px] leading-4 text-quiet">
+        {part.name}
+      </span>
       <PartMenu part={part} />
     </li>
   );

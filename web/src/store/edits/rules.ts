@@ -1,4 +1,12 @@
-import { ruleOf, type Design, type FieldChanges, type FieldValue, type Rule } from "@twin-petal/core";
+import {
+  MOST_PARTS,
+  motifOf,
+  ruleOf,
+  type Design,
+  type FieldChanges,
+  type FieldValue,
+  type Rule,
+} from "@twin-petal/core";
 import { castDraft } from "immer";
 import { ownerIn, type FieldOwner } from "./owners";
 import type { Edit } from "../edit";
@@ -10,11 +18,11 @@ export function addRule(design: Design, part: string, kind: string): Edit {
   return partEdit(part, `add a ${kind}`, ({ rules }) => void rules.push(castDraft(rule)));
 }
 
-/** A rule as it begins: lengths that suit the sheet, and where it follows another part, the nearest one below. */
+/** A rule as it begins: lengths that suit the sheet, and where it follows another part, the nearest line. */
 function newRule(design: Design, part: string, kind: string): Rule {
   const definition = ruleOf(kind);
   const leads = definition?.leads;
-  const other = leads ? leadingPart(design, part) : undefined;
+  const other = leads ? linePart(design, part) : undefined;
   const before = design.parts.find(({ id }) => id === part)?.rules.findLast((rule) => rule.kind === kind);
   return {
     kind,
@@ -30,6 +38,21 @@ function newRule(design: Design, part: string, kind: string): Rule {
 export function leadingPart({ parts }: Design, part: string): string | undefined {
   const index = parts.findIndex(({ id }) => id === part);
   return (parts[index - 1] ?? parts[index + 1])?.id;
+}
+
+/** Motifs that are lines however they are drawn, and those hardly anybody walks along. */
+const MAY_BE_LINES: readonly string[] = ["drawn", "freehand", "walk"];
+const NO_LINES: readonly string[] = ["text", "svg", "part"];
+
+/** The part whose line another one would follow: the nearest one that is a line, else the nearest that is no lettering. */
+function linePart(design: Design, part: string): string | undefined {
+  const index = design.parts.findIndex(({ id }) => id === part);
+  const others = design.parts
+    .map(({ id, motif }, at) => ({ id, kind: motif.kind, far: at < index ? index - at : MOST_PARTS + at }))
+    .filter(({ id }) => id !== part)
+    .sort((a, b) => a.far - b.far);
+  const line = others.find(({ kind }) => motifOf(kind)?.open || MAY_BE_LINES.includes(kind));
+  return (line ?? others.find(({ kind }) => !NO_LINES.includes(kind)))?.id ?? leadingPart(design, part);
 }
 
 export function removeRule(part: string, index: number, kind: string): Edit {

@@ -163,7 +163,7 @@ function Cutouts({ part, cutouts }: { part: string; cutouts: readonly Motif[] })
 function MotifPlace({ part, at }: { part: string; at: Motif["at"] }) {
   const [open, setOpen] = useState(false);
   const { edit } = useEditing();
-  if (!open && !at) return <WordButton onClick={() => setOpen(true)}>set it askew …</WordButton>;
+  if (!open && !at) return <WordButton onClick={() => setOpen(true)}>move, turn or size it …</WordButton>;
   const set = (key: keyof PlaceValue, value: NumberValue | undefined, change: string, gesture?: string) =>
     edit(
       partEdit(

@@ -114,7 +114,19 @@ function LinePanel() {
             ]}
             onChange={(side) => change({ inside: side === "inside" }, `lettering ${side}`)}
           />
-          , from {end("start", "line start", line.start, 0)}
+          ,{" "}
+          <BoundNumber
+            label="off the line"
+            stored={line.off}
+            standard={0}
+            quantity="length"
+            limits={TEXT_LINE_LIMITS.off}
+            step={TEXT_LINE_LIMITS.off.step}
+            onSet={(off, words, gesture) =>
+              off === undefined ? set(without(line, "off"), words) : change({ off }, words, gesture)
+            }
+          />{" "}
+          off it, from {end("start", "line start", line.start, 0)}
           {line.end === undefined ? (
             <WordButton onClick={() => change({ end: along ? 1 : 180 }, "spread to an end")}>
               spread to an end
@@ -138,7 +150,7 @@ function isLine(stored: unknown): stored is TextLineValue {
   return typeof stored === "object" && stored !== null && ("radius" in stored || "part" in stored);
 }
 
-function without(line: TextLineValue, key: "end"): TextLineValue {
+function without(line: TextLineValue, key: "end" | "off"): TextLineValue {
   const kept = { ...line };
   Reflect.deleteProperty(kept, key);
   return kept;

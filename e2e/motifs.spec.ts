@@ -193,7 +193,7 @@ test("shapes are cut out, stamped again, centred, pulled by hand; motifs combine
   await page.getByRole("menuitem", { name: "the first less the others" }).click();
   await expect.poll(async () => countPixels(await desk.picture(), green)).toBeLessThan(united * 0.7);
   expect((await desk.file()).parts[0]?.motif).toMatchObject({ kind: "compound", op: "difference" });
-  await desk.type("radius", "30");
+  await desk.type("shape 1: radius", "30");
   await desk.word("take apart").click();
   expect((await desk.file()).parts[0]?.motif).toEqual({ kind: "disc", radius: 30 });
 });

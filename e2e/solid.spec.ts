@@ -107,8 +107,8 @@ test("a soap basket from an empty sheet: hoops of two outlines tilted around by 
   await desk.word("combine with …").click();
   await page.getByRole("menuitem", { name: "polygon" }).click();
   await desk.choose("combined", "the first less the others");
-  await desk.typeLast("sides", "10");
-  await desk.typeLast("radius", "55");
+  await desk.type("shape 2: sides", "10");
+  await desk.type("shape 2: radius", "55");
   await desk.addRule("ring");
   await desk.type("count", "16");
   await desk.typeLast("radius", "10");

@@ -240,6 +240,7 @@ describe("small pictures, one after another", () => {
   const wish = (asked: Design): PictureWish => ({
     design: asked,
     around: "own",
+    about: null,
     size,
     isSolid: false,
     isThread: false,

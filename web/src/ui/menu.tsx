@@ -62,7 +62,8 @@ export function MenuLine() {
   return <DropdownMenu.Separator className="my-1 h-px bg-hairline" />;
 }
 
-/** Items as pictures, in rows. */
-export function MenuPictures({ children }: { children: ReactNode }) {
-  return <div className="grid w-[min(560px,78vw)] grid-cols-4 items-start gap-1">{children}</div>;
+/** Items as pictures, in rows; in longer rows where there are many. */
+export function MenuPictures({ children, many = false }: { children: ReactNode; many?: boolean }) {
+  const rows = many ? "w-[min(660px,78vw)] grid-cols-6" : "w-[min(560px,78vw)] grid-cols-4";
+  return <div className={`grid items-start gap-1 ${rows}`}>{children}</div>;
 }

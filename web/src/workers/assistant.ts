@@ -1,11 +1,6 @@
 import {
   bakedCopies,
   boxOfGeometry,
-  EMPTY_BOX,
-  isEmpty,
-  joinBoxes,
-  type Box,
-  type Scene,
   countCoinciding,
   gapsOf,
   goalOf,
@@ -30,6 +25,7 @@ import {
 import { transfer } from "comlink";
 import { paintPart, placingOf } from "@/paint/paintPart";
 import { paintScene, type DeskColors } from "@/paint/paintScene";
+import { ornamentBox } from "@/paint/ornamentBox";
 import { fitted, type Size } from "@/paint/view";
 import type { PictureWish } from "@/desk/live/pictureQueue";
 import { Breather } from "./breather";
@@ -38,8 +34,6 @@ import { prepareInBrowser, WEB_HOST } from "./webHost";
 
 /** Between two looks for newer messages, milliseconds. */
 const LOOK_EVERY = 8;
-/** Room around the ornament, so that neighbours may be a little larger. */
-const ROOM = 1.15;
 /** Small pictures show the sheet alone. */
 const NO_DESK: DeskColors = { page: "#FFFFFF", hairline: "#FFFFFF" };
 
@@ -120,13 +114,13 @@ export class Assistant {
    * A small picture of what is on the sheet, or of the place the ornament of another design has there, or of the
    * solid; null when it had to stand back.
    */
-  async picture({ design, around, size, isSolid, isThread }: PictureWish): Promise<SheetPicture | null> {
+  async picture({ design, around, about, size, isSolid, isThread }: PictureWish): Promise<SheetPicture | null> {
     const turn = this.turn;
     await this.breather.breathe();
     if (turn !== this.turn) return null;
     return isSolid && hasSolids(design)
       ? this.solidPicture(design, size)
-      : this.sheetPicture(design, around, size, isThread);
+      : this.sheetPicture({ design, around, about, size, isThread });
   }
 
   private async solidPicture(design: Design, { width, height }: Size): Promise<SheetPicture> {
@@ -136,12 +130,13 @@ export class Assistant {
     return transfer({ bitmap, trouble: null }, [bitmap]);
   }
 
-  private async sheetPicture(
-    design: Design,
-    around: Design | "own",
-    size: Size,
-    isThread: boolean,
-  ): Promise<SheetPicture | null> {
+  private async sheetPicture({
+    design,
+    around,
+    about,
+    size,
+    isThread,
+  }: Omit<PictureWish, "isSolid">): Promise<SheetPicture | null> {
     const turn = this.turn;
     const scene = await this.pictureBuilder.buildPrepared(design, WEB_HOST);
     const [problem] = scene.problems;
@@ -150,7 +145,7 @@ export class Assistant {
     const context = canvas.getContext("2d");
     if (!context) throw new Error("the browser gives no canvas to paint on");
     const base = around === "own" ? scene : await this.baseBuilder.buildPrepared(around, WEB_HOST);
-    const box = ornamentBox(base);
+    const box = ornamentBox(base, about);
     const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => turn === this.turn) : null);
     if (isThread) await loadGeometryEngine(WEB_HOST.geometryEngine);
     const seen = isThread ? stitchedScene(scene) : scene;
@@ -187,24 +182,6 @@ export class Assistant {
       pictures.map(({ bitmap }) => bitmap),
     );
   }
-}
-
-/** The part of the sheet the ornament covers, with some room; no less than a third of the sheet across. */
-function ornamentBox({ parts, sheet }: Scene): Box {
-  const [x, y] = [sheet.width / 2, sheet.height / 2];
-  const shown = parts.filter(({ visible, role }) => visible && role === "show");
-  const whole = shown.reduce((box, { geometry }) => joinBoxes(box, boxOfGeometry(geometry)), EMPTY_BOX);
-  if (isEmpty(whole)) return { left: -x, top: -y, right: x, bottom: y };
-  const middle = { x: (whole.left + whole.right) / 2, y: (whole.top + whole.bottom) / 2 };
-  const least = Math.min(x, y) / 3;
-  const across = Math.max(least, ((whole.right - whole.left) / 2) * ROOM);
-  const down = Math.max(least, ((whole.bottom - whole.top) / 2) * ROOM);
-  return {
-    left: Math.max(-x, middle.x - across),
-    right: Math.min(x, middle.x + across),
-    top: Math.max(-y, middle.y - down),
-    bottom: Math.min(y, middle.y + down),
-  };
 }
 
 async function pictureOf(part: PartScene, side: number): Promise<ImageBitmap> {

@@ -13,6 +13,8 @@ export type Around = "own" | Design;
 export interface PictureWish {
   readonly design: Design;
   readonly around: Around;
+  /** The part the choice is about: shown by itself where it is much smaller than the whole; null for none. */
+  readonly about: string | null;
   /** Pixels. */
   readonly size: Size;
   /** Whether the solid is shown rather than the sheet. */

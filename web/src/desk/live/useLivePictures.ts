@@ -25,6 +25,7 @@ export function useLivePictures(
   first = false,
 ): ReadonlyMap<string, SheetPicture> {
   const { pictures: queue } = usePicture();
+  const about = useDesk((state) => state.chosen);
   const isSolid = useDesk((state) => state.hand.solid);
   const isThread = useDesk((state) => state.hand.thread);
   const [pictures, setPictures] = useState<ReadonlyMap<string, SheetPicture>>(new Map());
@@ -32,12 +33,12 @@ export function useLivePictures(
     const ending = new AbortController();
     const size = { width: pixelsOf(width), height: pixelsOf(height) };
     for (const { key, design } of wanted) {
-      void queue.ask({ design, around, size, isSolid, isThread }, ending.signal, first).then((picture) => {
+      void queue.ask({ design, around, about, size, isSolid, isThread }, ending.signal, first).then((picture) => {
         if (picture && !ending.signal.aborted) setPictures((known) => withPicture(known, wanted, key, picture));
       });
     }
     return () => ending.abort();
-  }, [queue, wanted, around, width, height, first, isSolid, isThread]);
+  }, [queue, wanted, around, about, width, height, first, isSolid, isThread]);
   return pictures;
 }
 

@@ -64,7 +64,7 @@ export function SolveRow({ atHand, kind, onClose }: SolveRowProps) {
             {search.nearest ? "; this one comes nearest." : ": it cannot be measured here."}
           </p>
         )}
-        <ul aria-label={`Values of ${atHand.label} found`} className="flex gap-1.5">
+        <ul aria-label={`Values of ${atHand.label} found`} className="flex min-w-0 flex-1 gap-1.5">
           {shown.map((found) => (
             <NeighbourPicture
               key={found.at}

@@ -12,13 +12,13 @@ export interface MotifOffer {
 }
 
 /** Motifs to choose from, each a live picture of this ornament with it. */
-export function MotifPictures({ offers }: { offers: readonly MotifOffer[] }) {
+export function MotifPictures({ offers, many = false }: { offers: readonly MotifOffer[]; many?: boolean }) {
   const store = useDeskStore();
   // Worked out once, as the menu opens: the design does not change while it is open.
   const [wanted] = useState(() => offers.map(({ key, pick }) => ({ key, design: rehearsed(store, pick) })));
   const pictures = useLivePictures(wanted, "own", PICTURE_SIZE, true);
   return (
-    <MenuPictures>
+    <MenuPictures many={many}>
       {offers.map(({ key, name, pick }) => {
         const picture = pictures.get(key);
         const trouble = picture?.trouble ?? null;

@@ -33,11 +33,11 @@ function Choices({ part, onPick }: Omit<NestedPickerProps, "trigger">) {
   });
   return (
     <>
-      <MotifPictures offers={ready} />
+      <MotifPictures offers={ready} many />
       {follow.length > 0 && (
         <>
           <MenuHeading>Another part, as it stands; it follows when that changes</MenuHeading>
-          <MotifPictures offers={follow} />
+          <MotifPictures offers={follow} many />
         </>
       )}
     </>

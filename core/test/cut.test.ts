@@ -102,7 +102,7 @@ describe("what a cutter does", () => {
           }),
         );
       }),
-      { numRuns: 40 },
+      { numRuns: 22 },
     );
   });
 
@@ -174,7 +174,7 @@ describe("the order", () => {
         const nearest = travelOf(errands, start, nearestFirst(errands, start));
         expect(travelOf(errands, start, visits)).toBeLessThanOrEqual(nearest + 1e-6);
       }),
-      { numRuns: 40 },
+      { numRuns: 22 },
     );
   });
 

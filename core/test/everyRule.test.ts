@@ -71,7 +71,7 @@ describe("whatever the rules", () => {
           );
         });
       }),
-      { numRuns: 20 },
+      { numRuns: 12 },
     );
   });
 
@@ -85,7 +85,7 @@ describe("whatever the rules", () => {
         counted += written.length;
         expect(placements?.count).toBe(each.reduce<number>((product, count) => product * (count ?? 1), 1));
       }),
-      { numRuns: 20 },
+      { numRuns: 12 },
     );
     // Runs are random, and some lists are empty: what matters is that rules were counted at all.
     expect(counted).toBeGreaterThan(3);
@@ -103,7 +103,7 @@ describe("whatever the rules", () => {
         const ascending = indexes.every((own, copy) => copy === 0 || isAfter(own, indexes[copy - 1] ?? []));
         return ascending;
       }),
-      { numRuns: 20 },
+      { numRuns: 12 },
     );
   });
 
@@ -112,7 +112,7 @@ describe("whatever the rules", () => {
       fc.property(design, (next) => {
         expect(parseDesign(writeDesign(next)).design).toEqual(next);
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 });

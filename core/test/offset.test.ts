@@ -89,7 +89,7 @@ describe("outlines beside random ones", () => {
           expect(Math.abs(distanceFrom(fine, { x, y }) - by)).toBeLessThan(0.01);
         }
       }),
-      { numRuns: 20 },
+      { numRuns: 14 },
     );
   });
 
@@ -109,7 +109,7 @@ describe("outlines beside random ones", () => {
         expect(beside("miter").flatMap(segmentsOf)).toHaveLength(sides);
         expect(beside("bevel").flatMap(segmentsOf)).toHaveLength(2 * sides);
       }),
-      { numRuns: 20 },
+      { numRuns: 14 },
     );
   });
 });

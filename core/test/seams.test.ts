@@ -112,7 +112,7 @@ describe("seams between areas that touch", () => {
       fc.property(touching, whole(200, 420), (tiled, width) => {
         expect(lightest(designOf(tiled), tiled.radius, width)).toBeLessThanOrEqual(3);
       }),
-      { numRuns: 24 },
+      { numRuns: 16 },
     );
   });
 

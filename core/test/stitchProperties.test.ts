@@ -134,7 +134,7 @@ describe("random areas with holes, filled", () => {
         const moves = [...plan.how].filter((how) => how > 0 && how < 4).length;
         expect(moves).toBeLessThanOrEqual(piecesOf(outlines, settings.spacing));
       }),
-      { numRuns: 12 },
+      { numRuns: 9 },
     );
   });
 
@@ -175,7 +175,7 @@ describe("random areas with holes, filled", () => {
         const sum = (lengths: Iterable<number>) => [...lengths].reduce((all, length) => all + length, 0);
         expect(sum(heights.values())).toBeLessThan(1.02 * sum(wanted.values()) + 60);
       }),
-      { numRuns: 12 },
+      { numRuns: 9 },
     );
   });
 
@@ -190,7 +190,7 @@ describe("random areas with holes, filled", () => {
             .sort((a, b) => a - b),
         ).toEqual(rows.map((_, k) => k));
       }),
-      { numRuns: 30 },
+      { numRuns: 20 },
     );
   });
 
@@ -202,7 +202,7 @@ describe("random areas with holes, filled", () => {
         const drawn = designOf({ ...part, finish: { fill: "#000000" } });
         expect(coveredShare(design, drawn)).toBeGreaterThan(0.97);
       }),
-      { numRuns: 12 },
+      { numRuns: 9 },
     );
   });
 });
@@ -244,7 +244,7 @@ describe("random bands in satin", () => {
         });
         expect(coveredShare(design, drawn)).toBeGreaterThan(0.97);
       }),
-      { numRuns: 12 },
+      { numRuns: 9 },
     );
   });
 
@@ -258,7 +258,7 @@ describe("random bands in satin", () => {
           expect(length).toBeGreaterThan(0.398);
         }
       }),
-      { numRuns: 12 },
+      { numRuns: 9 },
     );
   });
 });
@@ -286,7 +286,7 @@ describe("random ornaments", () => {
         expect(new Set(plan.threads.map(({ color }) => color)).size).toBe(line > 0 ? 2 : 1);
         expect(stitchingOf(partOf(design))?.line?.kind).toBe(line === 0 ? undefined : line >= 2 ? "satin" : "running");
       }),
-      { numRuns: 25 },
+      { numRuns: 16 },
     );
   });
 
@@ -300,7 +300,7 @@ describe("random ornaments", () => {
         const pieces = piecesOf(outlinesOf(partOf(united)).flat(), 0.5);
         expect(moves).toBeLessThanOrEqual(pieces - 1);
       }),
-      { numRuns: 25 },
+      { numRuns: 16 },
     );
   });
 });

@@ -303,7 +303,7 @@ describe("the stitcher", () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   });
 });

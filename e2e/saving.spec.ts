@@ -9,6 +9,8 @@ test("two windows on one design: the second is told and chooses, and no change i
   const second = new Desk(await context.newPage());
   await second.page.goto(page.url());
   await second.ready();
+  await expect(second.page.getByText("This design is open in another window too.")).toBeVisible();
+  await expect(page.getByText("This design was opened in another window too.")).toBeVisible();
 
   await first.type("length", "60");
   await first.saved();

@@ -169,7 +169,7 @@ describe("the seamless tile is the pattern", () => {
           expect(seamOf(scene)).toBeLessThan(0.002);
         },
       ),
-      { numRuns: 16 },
+      { numRuns: 24 },
     );
     expect(made).toBe(24);
   });

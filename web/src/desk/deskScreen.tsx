@@ -22,6 +22,7 @@ import { Stage } from "./stage/stage";
 import { WalkReplay } from "./stage/walk/walkReplay";
 import { PartsStrip } from "./strips/partsStrip";
 import { TopStrip } from "./strips/topStrip";
+import { useOtherWindows } from "./useOtherWindows";
 
 /** The screen where a design is made. */
 export default function DeskScreen() {
@@ -65,6 +66,7 @@ const SCREENS = {
 function Opened() {
   const store = useDeskStore();
   useEffect(() => startSaving(store), [store]);
+  useOtherWindows();
   const kind = useMatch("/designs/:id/:workshop")?.params.workshop;
   const workshop = WORKSHOPS.find((known) => known.kind === kind);
   return (

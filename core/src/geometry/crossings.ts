@@ -8,6 +8,7 @@ import { distance, type Point } from "./point";
 const FINE = 0.05;
 /** Crossings nearer than this are one, millimetres. */
 const ONE_PLACE = 1e-3;
+
 /** A curve and whose it is. */
 export interface Owned {
   /** The curve, millimetres. */

@@ -58,8 +58,8 @@ export const text = defineMotif<TextValues>({
 });
 
 function pathOf(values: TextValues, surroundings: Surroundings): Path {
-  const own = raised(setRow(values.text, values.font, values.size, values.spacing), values.raise);
-  const row = values.on ? raisedAlike(own, values.on.off) : own;
+  const set = setRow(values.text, values.font, values.size, values.spacing);
+  const row = raised(set, values.raise, values.on?.off ?? 0);
   if (values.on) return setOnLine(row, values.on, values.repeatToFill, values.spacing, surroundings);
   const baseline = capHeight(values.font, values.size) / 2;
   return row.letters.flatMap(({ outline, at }) => transformPath(outline, translation(at - row.width / 2, baseline)));
@@ -73,22 +73,14 @@ function notesOf({ text, font }: TextValues): string[] {
     : [];
 }
 
-function raised(row: Row, raise: readonly number[]): Row {
-  if (raise.length === 0) return row;
+/** Each letter raised by its own length, and all of them by one. */
+function raised(row: Row, raise: readonly number[], all: number): Row {
+  if (raise.length === 0 && all === 0) return row;
   return {
     ...row,
     letters: row.letters.map((letter) => {
-      const by = raise[letter.character] ?? 0;
+      const by = all + (raise[letter.character] ?? 0);
       return by === 0 ? letter : { ...letter, outline: transformPath(letter.outline, translation(0, -by)) };
     }),
   };
-}
-
-function raisedAlike(row: Row, by: number): Row {
-  if (by === 0) return row;
-  const letters = row.letters.map((letter) => ({
-    ...letter,
-    outline: transformPath(letter.outline, translation(0, -by)),
-  }));
-  return { ...row, letters };
 }

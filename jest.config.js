@@ -11,7 +11,7 @@ export default {
   extensionsToTreatAsEsm: [".ts", ".tsx"],
   transform: {
     "^.+\\.tsx?$": [
-      "@swc/jest",
+      "<rootDir>/scripts/jestTransform.mjs",
       {
         jsc: {
           parser: { syntax: "typescript", tsx: true },

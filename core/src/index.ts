@@ -99,6 +99,8 @@ export * from "./rules/tile";
 export * from "./rules/vary";
 export * from "./scene/valuesOfVary";
 export * from "./scene/gaps";
+export * from "./scene/ownStand";
+export * from "./design/mostRepeated";
 export * from "./join/joinCopies";
 export * from "./geometry/arrangement/arrange";
 export * from "./finish/gradient";

@@ -23,6 +23,11 @@ const ROLES = ["show", "guide", "tool"] as const;
 /** What a part is for. */
 export type Role = (typeof ROLES)[number];
 
+/** By what of its outline a motif stands at its place: its own origin, the middle of its lower side, its middle. */
+export const STANDS_BY = ["own", "foot", "middle"] as const;
+/** What a motif stands by. */
+export type StandsBy = (typeof STANDS_BY)[number];
+
 const id = text("", 40, () =>
   string()
     .required()
@@ -41,6 +46,8 @@ const PART = record({
   at: place,
   // What is missing is told with the kinds there are.
   motif: { ...given(motif), schema: motif.schema },
+  /** By what the motif stands at its place. */
+  standsBy: choice(STANDS_BY, "own"),
   /** Taken from the motif before any rule, in its own space. */
   cutouts: list(motif, { most: MOST_NESTED }),
   rules: list(rule, { most: MOST_RULES }),
@@ -81,6 +88,7 @@ export function newPart(id: string, name: string, motif: Motif): Part {
     oneEach: false,
     at: PLACE_DEFAULT,
     motif,
+    standsBy: "own",
     cutouts: [],
     rules: [],
     join: JOIN_DEFAULT,

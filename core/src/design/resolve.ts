@@ -50,7 +50,7 @@ function prepareMotif(stored: Motif, resolver: Resolver, path: string): PlacedMo
 }
 
 function resolvePart(stored: Part, resolver: Resolver, path: string): ResolvedPart {
-  const { id, name, role, visible, oneEach, at, motif, cutouts, rules, join, finish, solid, cut, stitch } =
+  const { id, name, role, visible, oneEach, at, motif, standsBy, cutouts, rules, join, finish, solid, cut, stitch } =
     part.resolve(stored, resolver, path);
   const active = rules.flatMap(({ on, prepared }, number) => (on ? [{ number, prepared }] : []));
   checkCopies(active, resolver, `${path}.rules`);
@@ -61,6 +61,7 @@ function resolvePart(stored: Part, resolver: Resolver, path: string): ResolvedPa
     visible,
     motif: motif.motif,
     motifAt: motif.at,
+    standsBy,
     cutouts,
     join,
     oneEach,

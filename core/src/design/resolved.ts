@@ -11,7 +11,7 @@ import type { PlacedMotif } from "../motif/placedMotif";
 import type { ActiveRule } from "../rules/compose";
 import type { GuideShape } from "./guides/definition";
 import type { ResolvedMaking } from "./makingFields";
-import type { Role } from "./partFields";
+import type { Role, StandsBy } from "./partFields";
 
 /** The sheet in millimetres. */
 export interface ResolvedSheet {
@@ -39,6 +39,8 @@ export interface ResolvedPart {
   readonly motif: PreparedMotif;
   /** The motif's own place, before any rule. */
   readonly motifAt: Matrix;
+  /** By what of its outline it stands there. */
+  readonly standsBy: StandsBy;
   /** What is taken from the motif before any rule. */
   readonly cutouts: readonly PlacedMotif[];
   /** How its copies combine. */

@@ -1,7 +1,7 @@
-import { footOf } from "./partDrawing";
+import type { DrawnPart } from "./partDrawing";
 import type { ResolvedPart } from "../design/resolved";
 import type { Size } from "../geometry/size";
-import type { Drawing, Surroundings } from "../motif/drawing";
+import type { Surroundings } from "../motif/drawing";
 import { withoutCoinciding } from "../rules/coinciding";
 import { once } from "../geometry/once";
 import type { ActiveRule, Composition } from "../rules/compose";
@@ -21,11 +21,11 @@ export interface Around {
 /** A part's copies, joined as it asks. Throws a RuleTrouble. */
 export function geometryOf(
   part: ResolvedPart,
-  { path, notes: notes }: Drawing,
+  { path, notes, motifAt, foot }: DrawnPart,
   composed: Composition,
   { onSheet }: Around,
 ): PartGeometry {
-  const { motifAt, at, rules } = part;
+  const { at, rules } = part;
   const { shapes } = composed;
   const kept = part.oneEach ? withoutCoinciding(shapes, composed.placements) : composed.placements;
   const copies = { shapes, placements: kept };
@@ -35,7 +35,7 @@ export function geometryOf(
     path,
     motifAt,
     at,
-    wedge: once(() => wedgeOf(rules, path, footOf(part))),
+    wedge: once(() => wedgeOf(rules, path, foot)),
     links: composed.links,
     tiles: once(() => tilesOf(rules)),
     marks: composed.marks,

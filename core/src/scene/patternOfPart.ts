@@ -1,10 +1,9 @@
-import { footOf } from "./partDrawing";
+import type { DrawnPart } from "./partDrawing";
 import type { ResolvedPart } from "../design/resolved";
 import { reachOfEffects } from "../finish/effects/effects";
 import { growBox, type Box } from "../geometry/box";
 import { reachOfLine } from "../geometry/strip/lineShape";
 import { joinOf } from "../join/list";
-import type { Drawing } from "../motif/drawing";
 import { composeRules, type Composition } from "../rules/compose";
 import { MATRIX_STRIDE } from "../rules/placements";
 import { geometryOf, type Around } from "./partGeometry";
@@ -22,7 +21,7 @@ type Shown = Omit<PartScene, "pattern">;
 /** A part as a pattern without end; or why it is none, in words that follow its name. */
 export function patternOf(
   part: ResolvedPart,
-  drawing: Drawing,
+  drawing: DrawnPart,
   composed: Composition,
   shown: Shown,
   around: Around,
@@ -49,7 +48,7 @@ export function patternOf(
       const reach = reachOfEffects(part.finish.effects) + (line ? reachOfLine(line) : 0);
       const laid = laidOver(endless, growBox(box, reach), own);
       const given = new Map(composed.transforms).set(endless.rule, laid.transforms);
-      const whole = composeRules(part.rules, drawing, part.at, around.ofPart, { given, foot: footOf(part) });
+      const whole = composeRules(part.rules, drawing, part.at, around.ofPart, { given, foot: drawing.foot });
       const unlimited = { ...part, join: { ...part.join, inside: null } };
       const geometry = geometryOf(unlimited, drawing, whole, around);
       // What is joined into one has one paint; what are still copies take their turns.

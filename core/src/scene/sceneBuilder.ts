@@ -6,13 +6,12 @@ import { IDENTITY, multiply } from "../geometry/matrix";
 import { beyondOutline } from "../geometry/strip/lineShape";
 import { joinKey } from "../join/joinCopies";
 import { joinOf } from "../join/list";
-import type { Drawing } from "../motif/drawing";
 import { once } from "../geometry/once";
 import { composeRules, type Composition } from "../rules/compose";
 import { RuleTrouble } from "../rules/ruleTrouble";
 import { prepareForResolved, type Host } from "./needs";
 import { evenLineKey } from "./evenLines";
-import { drawPart, footOf } from "./partDrawing";
+import { drawPart, type DrawnPart } from "./partDrawing";
 import { geometryOf, type Around } from "./partGeometry";
 import { patternOf } from "./patternOfPart";
 import type { PartScene, Scene } from "./scene";
@@ -26,7 +25,7 @@ interface Remembered {
   readonly geometryKey: string;
   /** Tells two finishes apart; worked out when a part that takes its paint asks. */
   readonly finishKey: () => string;
-  readonly drawing: Drawing;
+  readonly drawing: DrawnPart;
   /** The copies as the rules made them. */
   readonly composed: Composition;
   /** What it follows, as it was: other parts' geometries, and the paint it takes from them. */
@@ -130,6 +129,7 @@ function computePart(
   const drawingKey = [
     part.motif.key,
     part.motifAt.join(),
+    part.standsBy,
     ...part.cutouts.map(({ motif, at }) => `${motif.key} ${at.join()}`),
     part.join.trimToWedge ? ruleKeys : "",
     followed.length > 0 ? part.at.join() : "",
@@ -159,7 +159,7 @@ function computePart(
   };
   const known = same?.geometryKey === geometryKey ? same : null;
   const composed =
-    known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: footOf(part), reach });
+    known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: drawing.foot, reach });
   const geometry = known?.scene.geometry ?? geometryOf(part, drawing, composed, around);
   const { id, name, role, visible, blend, solid, cut, stitch } = part;
   const blended = blendedFinish(part, sceneOf);

@@ -5,6 +5,7 @@ import type { AtHand } from "./atHand";
 import { applyEdit, type Edit } from "./edit";
 import { EMPTY_HAND, NOTHING_IN_HAND, type Hand } from "./hand";
 import { givenUp, make, redo, settle, undo, type History } from "./history";
+import { workedOn } from "./workedOn";
 
 /** How the design on the desk stands to the one on disk. */
 export type SaveState =
@@ -64,7 +65,7 @@ export function createDeskStore(id: string, history: History, revision: number, 
       history,
       revision,
       saveState,
-      chosen: history.design.parts.at(-1)?.id ?? null,
+      chosen: workedOn(history),
       hand: EMPTY_HAND,
       opened: history.design,
       atHand: null,

@@ -8,6 +8,7 @@ import type {
   Problem,
   GuideShape,
   ResolvedSheet,
+  StandsBy,
   Wedge,
   WovenCrossing,
 } from "@twin-petal/core";
@@ -66,6 +67,8 @@ export interface ChosenReport {
   /** What the person should know of how the motif was drawn. */
   readonly notes: readonly string[];
   readonly motifAt: Matrix;
+  /** By what of its outline the motif stands when it stands by its own origin. */
+  readonly ownStand: StandsBy;
   readonly marks: readonly PlacedMark[];
   /** The places where the strands of a weave cross. */
   readonly crossings: readonly WovenCrossing[];

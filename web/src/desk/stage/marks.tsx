@@ -5,6 +5,7 @@ import {
   multiply,
   polar,
   sizeOf,
+  type Box,
   type Matrix,
   type PlacedMark,
   type Point,
@@ -56,7 +57,11 @@ export function Marks() {
       <Guides guides={report.guides} toScreen={(point) => toScreen(view, size, point)} reach={reach} />
       {chosen && part?.visible && (
         <>
-          <SourceOutline outline={chosen.outline} toScreen={multiply(sheetToScreen, chosen.source)} />
+          <SourceOutline
+            outline={chosen.outline}
+            box={chosen.motifBox}
+            toScreen={multiply(sheetToScreen, chosen.source)}
+          />
           {chosen.marks.map((placed, index) => (
             <QuietMark key={index} placed={placed} screen={screen} reach={reach} />
           ))}
@@ -89,8 +94,19 @@ export function Marks() {
   );
 }
 
+/** Shapes of fewer pixels than this are outlined more thinly, or the outline would hide them. */
+const SMALL = 40;
+
+interface SourceOutlineProps {
+  readonly outline: string;
+  readonly box: Box;
+  readonly toScreen: Matrix;
+}
+
 /** The source is told apart by a dash of two tones, which shows on any artwork. */
-function SourceOutline({ outline, toScreen }: { outline: string; toScreen: Matrix }) {
+function SourceOutline({ outline, box, toScreen }: SourceOutlineProps) {
+  const pixels = Math.max(box.right - box.left, box.bottom - box.top) * sizeOf(toScreen);
+  const thin = Math.min(1, Math.max(0.4, pixels / SMALL));
   const shared = {
     d: outline,
     fill: "none",
@@ -99,8 +115,8 @@ function SourceOutline({ outline, toScreen }: { outline: string; toScreen: Matri
   } as const;
   return (
     <g data-testid="source">
-      <path {...shared} stroke="#FFFFFF" strokeWidth={2.5} />
-      <path {...shared} stroke="#2B2140" strokeWidth={1.5} strokeDasharray="5 4" />
+      <path {...shared} stroke="#FFFFFF" strokeWidth={1.8 * thin} />
+      <path {...shared} stroke="#2B2140" strokeWidth={thin} strokeDasharray={`${5 * thin} ${4 * thin}`} />
     </g>
   );
 }

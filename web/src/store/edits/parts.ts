@@ -7,6 +7,7 @@ import {
   type LineValue,
   type Motif,
   type Part,
+  type StandsBy,
 } from "@twin-petal/core";
 import { castDraft, current, type Draft } from "immer";
 import type { Edit } from "../edit";
@@ -45,6 +46,13 @@ export function changeMotif(design: Design, id: string, kind: string): Edit {
   return partEdit(id, `make the motif a ${kind}`, (part) => {
     const { at } = part.motif;
     part.motif = at ? { ...castDraft(motif), at } : castDraft(motif);
+  });
+}
+
+/** What of a motif stands at its place; `words` say it. */
+export function standBy(id: string, standsBy: StandsBy, words: string): Edit {
+  return partEdit(id, `stand the motif ${words}`, (part) => {
+    part.standsBy = standsBy;
   });
 }
 

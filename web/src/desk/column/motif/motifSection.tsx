@@ -3,18 +3,20 @@ import {
   OPERATIONS,
   pathOfData,
   PLACE_DEFAULT,
+  STANDS_BY,
   storedMembers,
   type Motif,
   type NumberValue,
   type Operation,
   type PlaceValue,
+  type StandsBy,
 } from "@twin-petal/core";
 import { memo, useState } from "react";
 import { toast } from "sonner";
-import { useDesign, useEditing } from "@/store/deskStore";
+import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { bakeMotif } from "@/store/edits/drawn";
 import { addNested, combineWith, takeApart } from "@/store/edits/nested";
-import { partEdit } from "@/store/edits/parts";
+import { partEdit, standBy } from "@/store/edits/parts";
 import { setField } from "@/store/edits/rules";
 import { Choice } from "@/ui/choice";
 import { OpeningWord } from "@/ui/openingWord";
@@ -63,6 +65,7 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
       </FieldsProvider>
       <Cutouts part={part} cutouts={cutouts} />
       <Sentence>
+        <MotifStand part={part} />
         <MotifPlace part={part} at={motif.at} />
         <MotifActions part={part} motif={motif} cut={cutouts.length > 0} />
       </Sentence>
@@ -155,6 +158,34 @@ function Cutouts({ part, cutouts }: { part: string; cutouts: readonly Motif[] })
     <>
       <p className="text-[15px] text-quiet">Cut from it:</p>
       <NestedMotifs part={part} list="cutouts" motifs={cutouts} />
+    </>
+  );
+}
+
+const STAND_WORDS: Readonly<Record<StandsBy, string>> = {
+  own: "where it was drawn from",
+  foot: "by its foot",
+  middle: "by its middle",
+};
+
+/** By what of it the motif stands at its place; its own origin is called by where that is. */
+function MotifStand({ part }: { part: string }) {
+  const { edit } = useEditing();
+  const { report } = usePicture();
+  const standsBy = useDesk(({ history }) => history.design.parts.find(({ id }) => id === part)?.standsBy ?? "own");
+  const chosen = report?.chosen?.id === part ? report.chosen : null;
+  const own = chosen?.ownStand ?? "own";
+  const choices = STANDS_BY.filter((by) => by === "own" || by !== own);
+  return (
+    <>
+      It stands{" "}
+      <Choice
+        label="stands by"
+        value={standsBy === own ? "own" : standsBy}
+        choices={choices.map((value) => ({ value, words: STAND_WORDS[value === "own" ? own : value] }))}
+        onChange={(next) => edit(standBy(part, next, STAND_WORDS[next === "own" ? own : next]))}
+      />
+      .{" "}
     </>
   );
 }

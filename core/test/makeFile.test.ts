@@ -38,7 +38,7 @@ const JOINED = designWith({
       motif: { kind: "disc", radius: 2.4 },
       rules: [{ kind: "step", count: 3, scale: 1.5, move: { x: 1.2, y: 0 } }],
       join: { mode: "merge" },
-      finish: { glow: {} },
+      finish: { grain: {} },
     },
   ],
 });
@@ -81,24 +81,24 @@ describe("one way to make a file, whoever asks", () => {
   });
 
   test("line art, notes, refusals and what cannot be computed all come back the same way", async () => {
-    const glowing = designWith({
+    const grained = designWith({
       sheet: { width: 60, height: 60 },
-      parts: [{ id: "a", motif: { kind: "disc" }, finish: { glow: {} } }],
+      parts: [{ id: "a", motif: { kind: "disc" }, finish: { grain: {} } }],
     });
-    expect(await made(glowing, "svg")).toMatchObject({ notes: [expect.stringContaining("glows at 300 dots")] });
-    expect(await made(glowing, "svg", { dpi: 96 })).toMatchObject({
-      notes: [expect.stringContaining("glows at 96 dots")],
+    expect(await made(grained, "svg")).toMatchObject({ notes: [expect.stringContaining("grain at 300 dots")] });
+    expect(await made(grained, "svg", { dpi: 96 })).toMatchObject({
+      notes: [expect.stringContaining("grain at 96 dots")],
     });
     const widthAt = async (dpi: number) => {
-      const [, png = ""] = /base64,([^"]+)"/.exec(await textOf(glowing, "svg", { dpi })) ?? [];
+      const [, png = ""] = /base64,([^"]+)"/.exec(await textOf(grained, "svg", { dpi })) ?? [];
       return decode(Buffer.from(png, "base64")).width;
     };
     expect((await widthAt(288)) / (await widthAt(96))).toBeCloseTo(3, 1);
-    const lines = await textOf(glowing, "svg", { lineArt: 0.35 });
+    const lines = await textOf(grained, "svg", { lineArt: 0.35 });
     expect(lines).toContain('stroke-width="0.35"');
     expect(lines).not.toContain("<image");
-    expect(await made(glowing, "tile.svg")).toMatchObject({ refusal: expect.stringContaining("repeats") });
-    expect(await made(glowing, "png", { dpi: 90_000 })).toMatchObject({ refusal: expect.stringContaining("dpi") });
+    expect(await made(grained, "tile.svg")).toMatchObject({ refusal: expect.stringContaining("repeats") });
+    expect(await made(grained, "png", { dpi: 90_000 })).toMatchObject({ refusal: expect.stringContaining("dpi") });
     const { design } = readDesign({
       format: "twin-petal/1",
       parts: [{ id: "a", motif: { kind: "disc" }, rules: [{ kind: "turn" }, { kind: "vary", size: "1 / i" }] }],

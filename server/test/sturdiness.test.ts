@@ -58,9 +58,9 @@ describe("requests that cannot be answered", () => {
 
 describe("files", () => {
   test("what should be known of one comes along in its Notes", async () => {
-    const glowing = { ...DESIGN, parts: [{ ...DESIGN.parts[0], finish: { glow: {} } }] };
-    const made = await send("POST", "/api/make?as=svg", glowing);
-    expect(decodeURIComponent(made.headers.get("Notes") ?? "")).toContain("glows at 200 dots an inch");
+    const grained = { ...DESIGN, parts: [{ ...DESIGN.parts[0], finish: { grain: {} } }] };
+    const made = await send("POST", "/api/make?as=svg", grained);
+    expect(decodeURIComponent(made.headers.get("Notes") ?? "")).toContain("grain at 200 dots an inch");
     expect((await send("POST", "/api/make?as=svg", DESIGN)).headers.get("Notes")).toBeNull();
     expect(await (await send("POST", "/api/make?as=svg&tolerance=0.1", DESIGN)).text()).not.toMatch(/d="[^"]*C/);
     expect((await send("POST", "/api/make?as=svg&tolerance=none", DESIGN)).status).toBe(400);

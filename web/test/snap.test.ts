@@ -5,7 +5,7 @@ import { snap, type SnapTargets } from "@/desk/stage/snap/snap";
 import { carriedTargets, guideTargets, lineAt, markTargets, sheetTargets } from "@/desk/stage/snap/targets";
 
 const NOTHING: SnapTargets = { points: [], lines: [] };
-const SHEET = { width: 200, height: 100, margin: 0, ground: null };
+const SHEET = { width: 200, height: 100, margin: 0, ground: null, grain: null };
 
 const BOX = { left: -1, top: -1, right: 1, bottom: 1 };
 

@@ -22,8 +22,8 @@ export function resolveDesign(design: Design): ResolvedDesign {
   const numbers = resolveNumbers(design.numbers);
   const palette = new Map(design.palette.map(({ name, color }) => [name, color]));
   const resolver = designResolver(scopeOf(numbers.values), palette);
-  const { width, height, margin, ground } = SHEET_FIELDS.resolve(design.sheet, resolver, "sheet");
-  const sheet = { width, height, margin, ground: ground && facePainting(ground) };
+  const { width, height, margin, ground, grain } = SHEET_FIELDS.resolve(design.sheet, resolver, "sheet");
+  const sheet = { width, height, margin, ground: ground && facePainting(ground), grain };
   const making = MAKING.resolve(design.making, resolver, "making");
   const guides = design.guides.map((one, index) => guide.resolve(one, resolver, `guides[${index}]`));
   const parts = design.parts.map((one, index) =>

@@ -1,4 +1,5 @@
 import type { Blend, ResolvedFinish } from "../finish/finishFields";
+import type { Effects } from "../finish/effects/effects";
 import type { FacePainting } from "../finish/paint";
 import type { Problem } from "../formula/problem";
 import type { Matrix } from "../geometry/matrix";
@@ -23,6 +24,8 @@ export interface ResolvedSheet {
   readonly margin: number;
   /** Null for none. */
   readonly ground: FacePainting | null;
+  /** Grain over the ground; null for none. */
+  readonly grain: Effects["grain"];
 }
 
 /** A part with every number known, ready to be computed. */

@@ -3,6 +3,7 @@ import type { StoredOf } from "../fields/field";
 import { orNone } from "../fields/nullable";
 import { number } from "../fields/number";
 import { record } from "../fields/record";
+import { grain } from "../finish/effects/grain";
 import { fill } from "../finish/fills/fill";
 import { UNITS } from "./units";
 
@@ -16,6 +17,8 @@ export const SHEET_FIELDS = record({
   margin: number("length", 10, { min: 0, max: 50_000 }),
   /** A fill over the whole sheet; colours that would take turns count as their first. */
   ground: orNone(fill("#FFFFFF")),
+  /** Grain over the ground; null for none. */
+  grain: grain.field,
 });
 
 /** A sheet as a design holds it. */

@@ -53,6 +53,8 @@ export interface FlatFormat extends FormatTraits<Subject> {
   readonly kind: Exclude<FormatKind, "solid" | "cut" | "print" | "stitch">;
   /** Dots an inch of the images in what is a drawing otherwise, where so many are asked for on a sheet; millimetres. */
   imageDpi?: (sheet: Size, asked: number) => number;
+  /** Whether soft shades are said in its own words, and not as images. */
+  readonly saysShades?: boolean;
   /** Whether the rasteriser must be loaded before this is made. */
   needsRasteriser?: (subject: Subject) => boolean;
 }

@@ -10,7 +10,7 @@ const INK = "#000000";
 export function lineArtOf(design: Design, width: number): Design {
   return {
     ...design,
-    sheet: { ...design.sheet, ground: "#FFFFFF" },
+    sheet: { ...design.sheet, ground: "#FFFFFF", grain: null },
     parts: design.parts.map((part) => ({ ...part, finish: lined(part, width), join: unpainted(part) })),
   };
 }

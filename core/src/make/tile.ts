@@ -92,7 +92,7 @@ function frameOf({ part, pattern }: Repeating): Box {
   return { left: -x, top, right: x, bottom };
 }
 
-/** The scene on a sheet that holds the frame; a ground that changes over the sheet has its middle colour. */
+/** The scene on a sheet that holds the frame; a ground that changes over the sheet has its middle colour, and no grain. */
 function levelGround(scene: Scene, { left, top, right, bottom }: Box): Scene {
   const { ground } = scene.sheet;
   const sheet = {
@@ -100,6 +100,7 @@ function levelGround(scene: Scene, { left, top, right, bottom }: Box): Scene {
     width: 2 * Math.max(-left, right) + 2 * AROUND,
     height: 2 * Math.max(Math.abs(top), Math.abs(bottom)) + 2 * AROUND,
     ground: ground && ({ kind: "flat", color: colorOfPainting(ground) } as const),
+    grain: null,
   };
   return { ...scene, sheet, ground: groundPart(sheet) };
 }

@@ -3,7 +3,7 @@ import type { Design } from "../design/design";
 import { RULES } from "../rules/list";
 import { changesWithin } from "../finish/paint";
 import type { FlatFormat } from "./format";
-import { hasEffectImages } from "./images/imagesWithin";
+import { hasRestImages } from "./images/imagesWithin";
 import type { Subject } from "./subject";
 import type { Box } from "../geometry/box";
 import { pixelsOf, pngOfScene, tooManyPixels } from "./png";
@@ -30,12 +30,13 @@ function tileIn(subject: Subject): Tile {
 
 function changed(subject: Subject): readonly string[] {
   const { leftOut } = tileIn(subject);
-  const { ground } = subject.scene.sheet;
+  const { ground, grain } = subject.scene.sheet;
   return [
     ...(leftOut.length > 0 ? [`left out, as it does not repeat in the tile: ${leftOut.join("; ")}`] : []),
     ...(ground && changesWithin(ground)
       ? ["the ground changes over the sheet; in the tile it has its middle colour"]
       : []),
+    ...(ground && grain ? ["the ground's grain would show a seam, and is left out"] : []),
   ];
 }
 
@@ -55,7 +56,8 @@ export const tileSvg: FlatFormat = {
   kind: "drawing",
   options: ["dpi", "lineArt"],
   imageDpi: dpiWithinXml,
-  needsRasteriser: hasEffectImages,
+  saysShades: true,
+  needsRasteriser: hasRestImages,
   offered: isRepeated,
   refuses: (subject) => refusalOf(tileOf(subject)),
   notes: changed,
@@ -68,6 +70,7 @@ export const tileSvg: FlatFormat = {
       embed: null,
       imageDpi: dpiWithinXml(scene.sheet, dpi),
       frame,
+      filters: true,
     });
   },
 };

@@ -71,6 +71,7 @@ export const border = defineRule<BorderValues>({
       number: (column) => ({ column, row: 0 }),
     };
   },
+  tile: (values) => (values.path === "" ? { width: linked(values, null).spacing, height: null } : null),
   links: (values, group) => [borderLinks(values, lineOf(values, group))],
 });
 

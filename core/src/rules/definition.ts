@@ -7,7 +7,6 @@ import type { Box } from "../geometry/box";
 import type { Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
 import type { Point } from "../geometry/point";
-import type { Size } from "../geometry/size";
 import type { SymmetryProbe } from "../geometry/symmetry";
 import type { MotifNeeds } from "../motif/definition";
 import type { Surroundings } from "../motif/drawing";
@@ -16,6 +15,7 @@ import type { Carried } from "./carried";
 import type { LinkReport } from "./linkedNumbers";
 import type { Placements } from "./placements";
 import type { Repeat } from "./repeat";
+import type { Period } from "./tile";
 
 /**
  * A rule that changes outlines too: each in the motif's own space, keeping where the copy stands; or where the
@@ -127,8 +127,8 @@ export interface PreparedRule {
   handles: () => readonly NumberHandle[];
   /** How many folds it makes about a centre; 1 for rules that go around none. */
   readonly folds: number;
-  /** The rectangle it repeats in without a seam, millimetres; null where there is none. */
-  tile: () => Size | null;
+  /** The rectangle or the band it repeats in without a seam; null where there is none. */
+  tile: () => Period | null;
   /** How it goes on for ever; null for rules that do not. */
   repeat: (group: Group) => Repeat | null;
 }
@@ -168,7 +168,7 @@ interface RuleParts<T> {
   links?: (values: T, group: Group) => readonly LinkReport[];
   handles?: (values: T) => readonly NumberHandle[];
   folds?: (values: T) => number;
-  tile?: (values: T) => Size | null;
+  tile?: (values: T) => Period | null;
   repeat?: (values: T, group: Group) => Repeat | null;
   conflicts?: (values: T) => readonly Conflict[];
   /** What tells two rules apart where the values do not say it all. */

@@ -1,5 +1,12 @@
 import type { Point } from "../geometry/point";
-import type { Size } from "../geometry/size";
+
+/** How something goes on for ever: the level and the upright distance after which it is the same again, millimetres. */
+export interface Period {
+  /** To the right. */
+  readonly width: number;
+  /** Null for a band, which goes on level only. */
+  readonly height: number | null;
+}
 
 /** Multiples of a lattice's sides that are tried. */
 const MOST = 64;
@@ -10,7 +17,7 @@ const NEAR = 1e-6;
  * The smallest level rectangle a lattice repeats in: the shortest vector of the lattice that is level, by the
  * shortest that is upright. Null where no multiple of its two sides is either. Millimetres.
  */
-export function tileOf(a: Point, b: Point): Size | null {
+export function tileOf(a: Point, b: Point): Period | null {
   const [across, down] = [shortestVector(a, b, "y"), shortestVector(a, b, "x")];
   return across === null || down === null ? null : { width: across.length, height: down.length };
 }

@@ -1,4 +1,5 @@
 import type { ResolvedSheet } from "../design/resolved";
+import { NO_EFFECTS } from "../finish/effects/effects";
 import { colorOfPainting } from "../finish/paint";
 import { barePart } from "./barePart";
 import type { PartScene } from "./scene";
@@ -12,7 +13,8 @@ export function groundPart(sheet: ResolvedSheet): PartScene | null {
   const { ground } = sheet;
   if (ground === null) return null;
   const part = barePart({ id: GROUND_ID, name: "Ground", path: [sheetEdge(sheet)], fill: ground });
-  return { ...part, pattern: () => "it lies over the whole sheet" };
+  const finish = { ...part.finish, effects: { ...NO_EFFECTS, grain: sheet.grain } };
+  return { ...part, finish, pattern: () => "it lies over the whole sheet" };
 }
 
 /** The one colour that stands for a sheet's ground, `#RRGGBB` or `#RRGGBBAA`; null where there is none. */

@@ -1,10 +1,10 @@
 import type { DrawnPart } from "./partDrawing";
 import type { ResolvedPart } from "../design/resolved";
-import type { Size } from "../geometry/size";
 import type { Surroundings } from "../motif/drawing";
 import { withoutCoinciding } from "../rules/coinciding";
 import { once } from "../geometry/once";
 import type { ActiveRule, Composition } from "../rules/compose";
+import type { Period } from "../rules/tile";
 import { joinedCopies } from "./joinedCopies";
 import { evenLines } from "./evenLines";
 import type { PartGeometry } from "./scene";
@@ -51,7 +51,7 @@ export function geometryOf(
   };
 }
 
-function tilesOf(rules: readonly ActiveRule[]): ReadonlyMap<number, Size> {
+function tilesOf(rules: readonly ActiveRule[]): ReadonlyMap<number, Period> {
   return new Map(
     rules.flatMap(({ number, prepared }) => {
       const tile = prepared.tile();

@@ -13,15 +13,7 @@ import { packMatrices } from "../rules/pack";
 import { indexUnder, matrixAt, MATRIX_STRIDE, type Placements } from "../rules/placements";
 import type { Repeat, RepeatSide } from "../rules/repeat";
 import { RuleTrouble } from "../rules/ruleTrouble";
-import { shortestVector, type LatticeVector } from "../rules/tile";
-
-/** How a part goes on for ever: the level and the upright distance after which it is the same again, millimetres. */
-export interface Period {
-  /** To the right. */
-  readonly width: number;
-  /** Null for a band, which goes on level only. */
-  readonly height: number | null;
-}
+import { shortestVector, type LatticeVector, type Period } from "../rules/tile";
 
 /** A rule that goes on for ever, with all that follows it. */
 interface Endless {

@@ -6,8 +6,9 @@ import { reachOfLine } from "../geometry/strip/lineShape";
 import { joinOf } from "../join/list";
 import { composeRules, type Composition } from "../rules/compose";
 import { MATRIX_STRIDE } from "../rules/placements";
+import type { Period } from "../rules/tile";
 import { geometryOf, type Around } from "./partGeometry";
-import { endlessOf, endlessPaint, laidOver, periodOf, seamOf, shiftsOf, type Period } from "./pattern";
+import { endlessOf, endlessPaint, laidOver, periodOf, seamOf, shiftsOf } from "./pattern";
 import type { PartScene } from "./scene";
 
 /** A part that goes on for ever: its period, and as much of it as is wanted. */

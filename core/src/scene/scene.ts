@@ -11,7 +11,7 @@ import type { Opening } from "../join/openings";
 import type { WovenCrossing } from "../join/weave/weave";
 import type { Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
-import type { Size } from "../geometry/size";
+import type { Period } from "../rules/tile";
 import type { PlacedMark } from "../rules/compose";
 import type { LinkReport } from "../rules/linkedNumbers";
 import type { Placements } from "../rules/placements";
@@ -52,7 +52,7 @@ export interface PartGeometry {
   /** For each active rule, by its number in the part, its numbers that hang together. */
   readonly links: () => ReadonlyMap<number, readonly LinkReport[]>;
   /** For each active rule that repeats in a rectangle without a seam, that rectangle. */
-  readonly tiles: () => ReadonlyMap<number, Size>;
+  readonly tiles: () => ReadonlyMap<number, Period>;
 }
 
 /** One part, computed. */

@@ -82,7 +82,7 @@ export class SceneBuilder {
   }
 
   private groundOf(sheet: ResolvedSheet): PartScene | null {
-    const key = JSON.stringify([sheet.width, sheet.height, sheet.ground]);
+    const key = JSON.stringify([sheet.width, sheet.height, sheet.ground, sheet.grain]);
     if (this.ground?.key !== key) this.ground = { key, part: groundPart(sheet) };
     return this.ground.part;
   }

@@ -4,6 +4,7 @@ import type {
   LinkReport,
   Opening,
   Matrix,
+  Period,
   PlacedMark,
   Problem,
   GuideShape,
@@ -62,8 +63,8 @@ export interface ChosenReport {
   readonly wedge: Wedge | null;
   /** For each active rule, by its number in the part, its numbers that hang together. */
   readonly links: ReadonlyMap<number, readonly LinkReport[]>;
-  /** For each active rule that repeats in a rectangle without a seam, its size. */
-  readonly tiles: ReadonlyMap<number, Size>;
+  /** For each active rule that repeats in a rectangle or a band without a seam, its size. */
+  readonly tiles: ReadonlyMap<number, Period>;
   /** What the person should know of how the motif was drawn. */
   readonly notes: readonly string[];
   readonly motifAt: Matrix;

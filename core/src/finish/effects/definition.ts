@@ -3,6 +3,7 @@ import { nullable } from "../../fields/nullable";
 import { record } from "../../fields/record";
 import type { Raster } from "../pools";
 import type { Coverage } from "./coverage";
+import type { SoftShade } from "./shade";
 
 /** Something that lies under or over a part's paint. Adding one is a file with one of these and a line in the list. */
 export interface EffectDefinition<K extends string = string, F extends FieldTable = FieldTable> {
@@ -16,6 +17,8 @@ export interface EffectDefinition<K extends string = string, F extends FieldTabl
   readonly side: "under" | "over";
   /** What is told of a file that has it as an image. */
   readonly pictured: string;
+  /** The soft copy it is; null where it is something else. */
+  soft: (values: unknown) => SoftShade | null;
   /** How far away it still depends on what is painted: so far beyond it it is seen. Millimetres. */
   reach: (values: unknown) => number;
   /** Lays it over what lies on its side so far. */
@@ -28,6 +31,7 @@ interface EffectParts<K extends string, F extends FieldTable> {
   readonly side: "under" | "over";
   readonly pictured: string;
   reach?: (values: ResolvedOf<F>) => number;
+  soft?: (values: ResolvedOf<F>) => SoftShade;
   lay: (layer: Raster, values: ResolvedOf<F>, coverage: Coverage) => void;
 }
 
@@ -49,6 +53,7 @@ export function defineEffect<const K extends string, F extends FieldTable>(
     field: fieldOf(fields),
     side,
     pictured,
+    soft: (values) => parts.soft?.(own(values)) ?? null,
     reach: (values) => parts.reach?.(own(values)) ?? 0,
     lay: (layer, values, coverage) => parts.lay(layer, own(values), coverage),
   };

@@ -11,5 +11,6 @@ export const glow = defineEffect({
   side: "under",
   pictured: "glows",
   reach: reachOfShade,
+  soft: (shade) => ({ ...shade, strength: STRONGER, inside: false }),
   lay: (layer, shade, coverage) => layColor(layer, shade.color, cast(shade, coverage, STRONGER)),
 });

@@ -8,5 +8,6 @@ export const innerShadow = defineEffect({
   side: "over",
   pictured: "inner shadows",
   reach: reachOfShade,
+  soft: (shade) => ({ ...shade, strength: 1, inside: true }),
   lay: (layer, shade, coverage) => layColor(layer, shade.color, castInside(shade, coverage)),
 });

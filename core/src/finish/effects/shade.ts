@@ -29,6 +29,14 @@ export function shadeFields(standard: ShadeStandard) {
 /** A soft copy of what is painted, its numbers known. */
 type Shade = ResolvedOf<ReturnType<typeof shadeFields>>;
 
+/** A soft copy of what is painted, as a drawing may say it in its own words. */
+export interface SoftShade extends Shade {
+  /** How often as strong as what is painted, at most full. */
+  readonly strength: number;
+  /** Whether it is the shade of what is not painted, seen where paint is. */
+  readonly inside: boolean;
+}
+
 /** How far a shade is seen beyond what casts it, millimetres. */
 export function reachOfShade({ x, y, blur }: Shade): number {
   return Math.max(Math.abs(x), Math.abs(y)) + 1.5 * blur;

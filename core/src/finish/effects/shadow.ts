@@ -8,5 +8,6 @@ export const shadow = defineEffect({
   side: "under",
   pictured: "shadows",
   reach: reachOfShade,
+  soft: (shade) => ({ ...shade, strength: 1, inside: false }),
   lay: (layer, shade, coverage) => layColor(layer, shade.color, cast(shade, coverage)),
 });

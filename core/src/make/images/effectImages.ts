@@ -1,6 +1,6 @@
 import { MOST_ACROSS } from "../../finish/dpiWithin";
 import { rasterise } from "../../engines/rasteriser";
-import { hasEffects, reachOfEffects } from "../../finish/effects/effects";
+import { hasEffects, reachOfEffects, type Effects } from "../../finish/effects/effects";
 import { effectLayers } from "../../finish/effects/layers";
 import { reachOfLine } from "../../geometry/strip/lineShape";
 import { growBox, isEmpty, type Box } from "../../geometry/box";
@@ -29,11 +29,15 @@ export interface PixelGrid {
   readonly from: Point;
 }
 
-/** A part's effects as images. The rasteriser must have been loaded if the part has any. */
-export function effectImages(part: PartScene, { sheet }: Pick<Scene, "sheet">, grid: PixelGrid): EffectImages {
-  const { effects } = part.finish;
+/** A part's effects, or some of them, as images. The rasteriser must have been loaded if there are any. */
+export function effectImages(
+  part: PartScene,
+  { sheet }: Pick<Scene, "sheet">,
+  grid: PixelGrid,
+  effects: Effects = part.finish.effects,
+): EffectImages {
   if (!hasEffects(effects)) return NO_IMAGES;
-  const needed = imageBox(part, sheet);
+  const needed = effectsBox(part, sheet);
   if (isEmpty(needed)) return NO_IMAGES;
   const longest = Math.max(needed.right - needed.left, needed.bottom - needed.top);
   const scale = Math.min(grid.dpi / MILLIMETRES_PER_INCH, MOST_ACROSS / longest);
@@ -51,8 +55,8 @@ function onGrid(place: number, from: number, scale: number): number {
   return from + Math.floor((place - from) * scale) / scale;
 }
 
-/** The part's box with what its effects reach, as far as that is on the sheet or near it. */
-function imageBox(part: PartScene, { width, height }: Scene["sheet"]): Box {
+/** The part's box with what its effects reach, as far as that is on the sheet or near it. Millimetres. */
+export function effectsBox(part: PartScene, { width, height }: Scene["sheet"]): Box {
   const { line, effects } = part.finish;
   const reach = reachOfEffects(effects);
   const grown = growBox(boxOfGeometry(part.geometry), reach + (line ? reachOfLine(line) : 0) + 0.5);

@@ -1,3 +1,4 @@
+import { softShadesOf } from "../../finish/effects/softShades";
 import { dpiWithinXml } from "../../finish/dpiWithin";
 import { MILLIMETRES_PER, type Unit } from "../../design/units";
 import { writeDesign } from "../../design/write";
@@ -7,21 +8,22 @@ import type { Box } from "../../geometry/box";
 import { decimals } from "../../geometry/decimals";
 import { DESIGN_NAMESPACE } from "../embedded";
 import type { PlacedRaster } from "../../finish/pools";
-import { effectImages, type PixelGrid } from "../images/effectImages";
-import { hasEffectImages, imagesWithin } from "../images/imagesWithin";
+import { effectImages, effectsBox, type PixelGrid } from "../images/effectImages";
+import { hasRestImages, imagesWithin } from "../images/imagesWithin";
 import { USUAL_OPTIONS, type FlatFormat, type MakeOptions } from "../format";
 import type { Subject } from "../subject";
 import { imageElement } from "../images/placedImage";
 import { escapeText } from "../xml";
 import { paintServerLines } from "./paintServers";
+import { shadedLines } from "./shadeFilter";
 import { clipLines, copyLines, fillOf, motifLines, partGroup } from "./part";
 
 const PLACES = 5;
 
 /**
  * The design as an SVG: one path for each motif and one use for each copy, the sheet's real size, and
- * the design itself in the metadata, so that the file opens again as what it came from. Shadows, grain and the like
- * are images in it; the rasteriser must have been loaded for those.
+ * the design itself in the metadata, so that the file opens again as what it came from. Shadows and glows are filters, grain
+ * and the like images in it; the rasteriser must have been loaded for those.
  */
 export function makeSvg({ design, scene }: Subject, { dpi }: Pick<MakeOptions, "dpi"> = USUAL_OPTIONS): string {
   const { name, sheet } = design;
@@ -30,6 +32,7 @@ export function makeSvg({ design, scene }: Subject, { dpi }: Pick<MakeOptions, "
     unit: sheet.unit,
     embed: writeDesign(design),
     imageDpi: dpiWithinXml(scene.sheet, dpi),
+    filters: true,
   });
 }
 
@@ -39,8 +42,9 @@ export const svg: FlatFormat = {
   mediaType: "image/svg+xml",
   kind: "drawing",
   options: ["dpi", "tolerance", "lineArt"],
-  needsRasteriser: hasEffectImages,
-  notes: (subject, { dpi }) => imagesWithin(subject, dpiWithinXml(subject.scene.sheet, dpi)),
+  saysShades: true,
+  needsRasteriser: hasRestImages,
+  notes: (subject, { dpi }) => imagesWithin(subject, dpiWithinXml(subject.scene.sheet, dpi), { saysShades: true }),
   imageDpi: dpiWithinXml,
   make: makeSvg,
 };
@@ -53,6 +57,8 @@ interface SvgOptions {
   readonly embed: string | null;
   /** Dots an inch of images within. */
   readonly imageDpi: number;
+  /** Whether soft shades are filters; images like all effects otherwise, the same everywhere. */
+  readonly filters?: boolean;
   /** What is shown of the sheet, millimetres; the whole sheet unless given. */
   readonly frame?: Box;
   /** How many pixels the picture is to have, its content stretched to them; at real size unless given. */
@@ -64,7 +70,7 @@ interface SvgOptions {
 /** A scene as an SVG. The rasteriser must have been loaded where parts have effects. */
 export function svgOfScene(
   scene: Scene,
-  { title, unit, embed, imageDpi, frame, pixels, nested = false }: SvgOptions,
+  { title, unit, embed, imageDpi, frame, pixels, filters = false, nested = false }: SvgOptions,
 ): string {
   const { sheet } = scene;
   const { left, top, right, bottom } = frame ?? edgeOf(sheet);
@@ -76,6 +82,8 @@ export function svgOfScene(
       ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
       : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
   const parts = madeParts(scene);
+  const grid = { dpi: imageDpi, from: { x: left, y: top } };
+  const isPicture = pixels !== undefined;
   const lines = [
     ...(nested ? [] : [`<?xml version="1.0" encoding="UTF-8"?>`]),
     `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${size} viewBox="${x} ${y} ${across} ${down}">`,
@@ -88,26 +96,40 @@ export function svgOfScene(
     ...madeLayers(scene).flatMap(paintServerLines),
     ...parts.flatMap(clipLines),
     `</defs>`,
-    ...(scene.ground ? [`<rect x="${x}" y="${y}" width="${across}" height="${down}"${fillOf(scene.ground, 0)}/>`] : []),
-    ...parts.flatMap((part) =>
-      partLines(part, scene, { dpi: imageDpi, from: { x: left, y: top } }, pixels !== undefined),
-    ),
+    ...groundLines(scene, grid, isPicture, `x="${x}" y="${y}" width="${across}" height="${down}"`),
+    ...parts.flatMap((part) => partLines(part, scene, grid, { isPicture, filters })),
     `</svg>`,
   ];
   return `${lines.join("\n")}\n`;
 }
 
 /** A part with what lies under and over it, which blends with it as one. */
-function partLines(part: PartScene, scene: Scene, grid: PixelGrid, isPicture: boolean): string[] {
-  const { under, over } = effectImages(part, scene, grid);
-  const element = (image: PlacedRaster) => imageElement(image, !isPicture || !isAtGrid(image, grid));
+function partLines(
+  part: PartScene,
+  scene: Scene,
+  grid: PixelGrid,
+  { isPicture, filters }: { readonly isPicture: boolean; readonly filters: boolean },
+): string[] {
+  const said = filters ? softShadesOf(part.finish.effects) : null;
+  const { under, over } = effectImages(part, scene, grid, said?.rest);
   return [
     partGroup(part),
-    ...(under ? [element(under)] : []),
-    ...copyLines(part),
-    ...(over ? [element(over)] : []),
+    ...imageLines(under, grid, isPicture),
+    ...(said ? shadedLines(part, said, effectsBox(part, scene.sheet), copyLines(part)) : copyLines(part)),
+    ...imageLines(over, grid, isPicture),
     `</g>`,
   ];
+}
+
+/** The ground as far as it is shown, and its grain. */
+function groundLines({ ground, sheet }: Scene, grid: PixelGrid, isPicture: boolean, place: string): string[] {
+  if (!ground) return [];
+  const { over } = effectImages(ground, { sheet }, grid);
+  return [`<rect ${place}${fillOf(ground, 0)}/>`, ...imageLines(over, grid, isPicture)];
+}
+
+function imageLines(image: PlacedRaster | null, grid: PixelGrid, isPicture: boolean): string[] {
+  return image ? [imageElement(image, !isPicture || !isAtGrid(image, grid))] : [];
 }
 
 /** Whether an image has the grid's resolution: a large one may have less. */

@@ -16,6 +16,15 @@ interface Linked {
   hold: (value: FieldValue | undefined, change: string, gesture?: string) => void;
 }
 
+/**
+ * Which of the other two follows when one that followed is held: along a line the line stays filled, about a centre the
+ * angle stays what it is and the copies fall short of a circle.
+ */
+const RELEASED: Readonly<Record<"length" | "angle", Readonly<Record<LinkRole, LinkRole>>>> = {
+  length: { count: "spacing", spacing: "count", span: "spacing" },
+  angle: { count: "span", spacing: "span", span: "spacing" },
+};
+
 /** How a field hangs together with others; null where it stands alone. */
 export function useLinked(
   field: string,
@@ -26,7 +35,7 @@ export function useLinked(
   const found = roleIn(useLinks(), field);
   if (!found) return null;
   const { link, role } = found;
-  const released: LinkRole = role === "span" ? "spacing" : "span";
+  const released = RELEASED[link.quantity === "length" ? "length" : "angle"][role];
   const [outer = field] = field.split(".");
   return {
     value: link[role],

@@ -3,6 +3,7 @@ import { FieldNumber } from "../fields/fieldNumber";
 import { FieldPart } from "../fields/fieldPart";
 import { useFields } from "../fields/fieldsContext";
 import { More } from "../fields/more";
+import { TileOffer } from "./tileOffer";
 
 const GROUP_WORDS = {
   p1: "p1, only moved",
@@ -29,6 +30,7 @@ export function BorderSentence() {
         )}
         .
       </More>
+      <TileOffer />
     </>
   );
 }

@@ -1,14 +1,13 @@
 import type { Alternating, Alternation } from "@twin-petal/core";
-import { ALTERNATIONS, MILLIMETRES_PER } from "@twin-petal/core";
-import { useDesk } from "@/store/deskStore";
+import { ALTERNATIONS } from "@twin-petal/core";
 import { Choice } from "@/ui/choice";
 import { FieldChoice } from "../fields/fieldChoice";
 import { FieldNumber } from "../fields/fieldNumber";
 import { FieldPair } from "../fields/fieldPair";
 import { FieldPart } from "../fields/fieldPart";
-import { usePicture } from "../stage/pictureContext";
 import { useField, useFields } from "../fields/fieldsContext";
 import { More } from "../fields/more";
+import { TileOffer } from "./tileOffer";
 
 const LATTICE_WORDS = { rectangle: "rectangular", brick: "brickwork", hex: "hexagonal", free: "free" };
 const ALTERNATION_WORDS: Readonly<Record<Alternation, string>> = {
@@ -61,25 +60,8 @@ export function GridSentence() {
           </More>
         </>
       )}
-      <TilePanel />
+      <TileOffer />
     </>
-  );
-}
-
-/** The smallest rectangle the grid repeats in. */
-function TilePanel() {
-  const { part, owner } = useFields();
-  const { report } = usePicture();
-  const unit = useDesk((state) => state.history.design.sheet.unit);
-  const tiles = report?.chosen?.id === part ? report.chosen.tiles : null;
-  const tile = typeof owner === "object" && "rule" in owner ? tiles?.get(owner.rule) : undefined;
-  if (!tile) return null;
-  const rounded = (length: number) => Number((length / MILLIMETRES_PER[unit]).toFixed(3));
-  return (
-    <span className="text-[14.5px] text-quiet">
-      {" "}
-      Repeats every {rounded(tile.width)} × {rounded(tile.height)} {unit}.
-    </span>
   );
 }
 

@@ -66,7 +66,8 @@ function Formats({ options }: { options: Partial<MakeOptions> & { dpi: number } 
   const design = now();
   const imagesIn = (format: Format) => {
     if (options.lineArt || !("imageDpi" in format)) return [];
-    return imagesOfDesign(design, (sheet) => format.imageDpi?.(sheet, options.dpi) ?? options.dpi);
+    const says = "saysShades" in format ? format : {};
+    return imagesOfDesign(design, (sheet) => format.imageDpi?.(sheet, options.dpi) ?? options.dpi, says);
   };
   return FORMATS.filter(({ offered }) => offered?.(design) ?? true).map((format) => {
     const { extension, kind, options: takes } = format;

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { isUnit, paletteReference, SHEET_DEFAULT, SHEET_FIELDS, UNITS } from "@twin-petal/core";
+import { EFFECT, isUnit, paletteReference, SHEET_DEFAULT, SHEET_FIELDS, UNITS, type Sheet } from "@twin-petal/core";
 import { together } from "@/store/atHand";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { addColor, setSheet } from "@/store/edits/sheet";
@@ -7,11 +7,36 @@ import { Choice } from "@/ui/choice";
 import { Sentence } from "@/ui/sentence";
 import { TableNumber } from "../../fields/tableNumber";
 import { WordButton } from "../../fields/wordButton";
+import { GrainWords } from "../finish/effects/grainWords";
 import { FACE_KINDS } from "../finish/fills/list";
 import { FillPanel } from "../finish/fillPanel";
 import { ComposePanel } from "./composePanel";
 import { PalettePanel } from "./palettePanel";
 import { SizePanel } from "./sizePanel";
+
+/** The grain of the ground, folded while there is none. */
+function GroundGrain({ grain }: { grain: Sheet["grain"] }) {
+  const { edit } = useEditing();
+  if (grain === null)
+    return (
+      <WordButton onClick={() => edit(setSheet("grain", EFFECT.grain.field.complete({}), "give the ground grain"))}>
+        with grain
+      </WordButton>
+    );
+  return (
+    <>
+      .{" "}
+      <GrainWords
+        values={grain}
+        name="grain of the ground"
+        onSet={(values, change, gesture) =>
+          edit(setSheet("grain", values, change, gesture && `sheet/grain/${gesture}`))
+        }
+      />
+      .<WordButton onClick={() => edit(setSheet("grain", null, "take the ground’s grain away"))}>no grain</WordButton>
+    </>
+  );
+}
 
 /** The sheet and the palette. */
 export const SheetSection = memo(function SheetSection() {
@@ -68,6 +93,7 @@ export const SheetSection = memo(function SheetSection() {
               }}
             />
             <WordButton onClick={() => edit(setSheet("ground", null, "remove the ground"))}>no ground</WordButton>
+            <GroundGrain grain={sheet.grain} />
           </>
         )}
       </Sentence>

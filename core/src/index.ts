@@ -100,6 +100,7 @@ export * from "./rules/vary";
 export * from "./scene/valuesOfVary";
 export * from "./scene/gaps";
 export * from "./scene/ownStand";
+export * from "./rules/countMark";
 export * from "./design/mostRepeated";
 export * from "./join/joinCopies";
 export * from "./geometry/arrangement/arrange";

@@ -12,6 +12,7 @@ import type { MotifNeeds } from "../motif/definition";
 import type { Surroundings } from "../motif/drawing";
 import type { NumberHandle } from "../motif/handles";
 import type { Carried } from "./carried";
+import type { CountMark } from "./countMark";
 import type { LinkReport } from "./linkedNumbers";
 import type { Placements } from "./placements";
 import type { Repeat } from "./repeat";
@@ -81,6 +82,7 @@ export type Mark =
       readonly degrees: number;
       readonly from: number;
     }
+  | CountMark
   | { readonly kind: "mirror"; readonly through: Point; readonly angle: number }
   | { readonly kind: "wedge"; readonly pivot: Point; readonly from: number; readonly to: number }
   /** The outline of an area: a plane group's asymmetric unit, a lattice's cell. */

@@ -5,9 +5,10 @@ import type { Conflict } from "../formula/problem";
 import { FULL_TURN } from "../geometry/angle";
 import { eccentricOf, evenAlongEllipse, outwardAt, pointOnEllipse, type EllipseRadii } from "../geometry/ellipse";
 import type { Matrix } from "../geometry/matrix";
-import { polar, type Point } from "../geometry/point";
+import { ORIGIN, polar, type Point } from "../geometry/point";
 import { angleHandle, spanHandle } from "../motif/handles";
 import { aroundLinks } from "./aroundLinks";
+import { countMark } from "./countMark";
 import { defineRule } from "./definition";
 import { linkNumbers, type LinkedNumbers, type LinkReport } from "./linkedNumbers";
 import { FACES, facingOf, standing, type Face } from "./facing";
@@ -74,7 +75,14 @@ export const ring = defineRule<RingValues>({
     });
     return { matrices, rings };
   },
-  marks: ({ radius, start }) => [{ kind: "radius", field: "radius", radii: radius, start }],
+  marks(values) {
+    const { radius, start } = values;
+    const numbers = linked(values);
+    const reach = Math.max(radius.x, radius.y) * OUTSIDE;
+    const closed = Math.abs(numbers.span) === FULL_TURN;
+    const counted = countMark(numbers, { field: "count", centre: ORIGIN, reach, from: start, closed });
+    return [{ kind: "radius", field: "radius", radii: radius, start }, ...(counted ? [counted] : [])];
+  },
   folds: (values) => ringLinks(values).count,
   links: (values) => [ringLinks(values)],
   handles(values) {

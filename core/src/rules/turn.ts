@@ -5,6 +5,7 @@ import { FULL_TURN } from "../geometry/angle";
 import { about, rotation } from "../geometry/matrix";
 import { reachFrom } from "../geometry/box";
 import { aroundLinks } from "./aroundLinks";
+import { countMark } from "./countMark";
 import { defineRule, type Mark } from "./definition";
 import { linkNumbers, type LinkedNumbers } from "./linkedNumbers";
 import { packMatrices } from "./pack";
@@ -17,6 +18,9 @@ interface TurnValues {
   readonly start: number;
   readonly pivot: Pivot;
 }
+
+/** The count's handle stands so many times as far out as the angle's. */
+const FURTHER = 1.15;
 
 /** Copy j is turned by start + j·θ about the pivot; θ divides the span, a full turn unless it is given. */
 export const turn = defineRule<TurnValues>({
@@ -39,7 +43,8 @@ export const turn = defineRule<TurnValues>({
   },
   marks(values, group) {
     const at = pivotPoint(values.pivot, group);
-    const { count, spacing } = linked(values);
+    const numbers = linked(values);
+    const { count, spacing } = numbers;
     const { start } = values;
     const marks: Mark[] = [
       { kind: "wedge", pivot: at, from: start - spacing / 2, to: start + spacing / 2 },
@@ -49,6 +54,9 @@ export const turn = defineRule<TurnValues>({
       // Where the second copy's direction is: pulled, it sets the angle.
       const reach = reachFrom(group.box(), at, 10) * 1.1;
       marks.push({ kind: "direction", field: "angle", centre: at, reach, degrees: start + spacing, from: start });
+      const pulled = { field: "count", centre: at, reach: reach * FURTHER, from: start, closed: true };
+      const counted = countMark(numbers, pulled);
+      if (counted) marks.push(counted);
     }
     return marks;
   },

@@ -1,6 +1,7 @@
 import { isNumberValue } from "@twin-petal/core";
 import { BoundNumber } from "./boundNumber";
 import { useField, useFieldLabel } from "./fieldsContext";
+import { fieldWords } from "./fieldWords";
 import { useFault } from "./useFault";
 import { useLinked } from "./useLinked";
 
@@ -14,7 +15,7 @@ interface FieldNumberProps {
 }
 
 /** One number of a motif or a rule. */
-export function FieldNumber({ of, label: own = of, following = 0, suffix }: FieldNumberProps) {
+export function FieldNumber({ of, label: own = fieldWords(of), following = 0, suffix }: FieldNumberProps) {
   const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "number", "following");
   const linked = useLinked(of, (value) => value);

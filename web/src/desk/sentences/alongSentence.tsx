@@ -14,8 +14,7 @@ export function AlongSentence() {
         From <FieldNumber of="from" /> to <FieldNumber of="to" label="to" following={1} /> of its length.
       </More>
       <More about="beside the line" fields={["offset", "own"]}>
-        They stand <FieldNumber of="offset" /> off it, each turned <FieldNumber of="own" label="own turn" /> about its
-        foot.
+        They stand <FieldNumber of="offset" /> off it, each turned <FieldNumber of="own" /> about its foot.
       </More>
     </>
   );

@@ -18,7 +18,7 @@ function CurveSentence() {
   return (
     <>
       winding <FieldNumber of="turns" /> times <FieldChoice of="hand" /> in <FieldChoice of="form" words={FORMS} />{" "}
-      turns, from radius <FieldNumber of="inner" label="inner radius" />,{" "}
+      turns, from radius <FieldNumber of="inner" />,{" "}
       {growing ? (
         <>
           growing by <FieldNumber of="growth" /> each turn
@@ -74,8 +74,8 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   ),
   sector: () => (
     <>
-      reaching from radius <FieldNumber of="inner" label="inner radius" /> to{" "}
-      <FieldNumber of="outer" label="outer radius" />, from <FieldNumber of="from" /> to <FieldNumber of="to" />.
+      reaching from radius <FieldNumber of="inner" /> to <FieldNumber of="outer" />, from <FieldNumber of="from" /> to{" "}
+      <FieldNumber of="to" />.
     </>
   ),
   wave: () => (
@@ -87,8 +87,8 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   curve: () => <CurveSentence />,
   ellipse: () => (
     <>
-      reaching <FieldNumber of="rx" label="half width" /> across and <FieldNumber of="ry" label="half height" /> up from
-      its middle, with <FieldChoice of="ends" /> ends.
+      reaching <FieldNumber of="rx" /> across and <FieldNumber of="ry" /> up from its middle, with{" "}
+      <FieldChoice of="ends" /> ends.
     </>
   ),
   disc: () => (
@@ -98,8 +98,7 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   ),
   ring: () => (
     <>
-      of radius <FieldNumber of="outer" label="outer radius" /> with a hole of radius{" "}
-      <FieldNumber of="inner" label="inner radius" />.
+      of radius <FieldNumber of="outer" /> with a hole of radius <FieldNumber of="inner" />.
     </>
   ),
   polygon: () => (
@@ -112,8 +111,8 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   ),
   star: () => (
     <>
-      of <FieldNumber of="points" /> points, reaching <FieldNumber of="outer" label="outer radius" /> out and{" "}
-      <FieldNumber of="inner" label="inner radius" /> in, its edges bowed by <FieldNumber of="bulge" />, <Corner />.
+      of <FieldNumber of="points" /> points, reaching <FieldNumber of="outer" /> out and <FieldNumber of="inner" /> in,
+      its edges bowed by <FieldNumber of="bulge" />, <Corner />.
       <More about="turn it" fields={["start"]}>
         Its first point looks to <FieldNumber of="start" />.
       </More>

@@ -19,13 +19,13 @@ export function RingSentence() {
       )}
       .
       <More about="only an arc" fields={["start", "apart", "arc", "own"]}>
-        From <FieldNumber of="start" /> over <FieldNumber of="arc" />, <FieldNumber of="apart" label="angle apart" />{" "}
-        apart, each turned <FieldNumber of="own" label="own turn" /> about its foot.
+        From <FieldNumber of="start" /> over <FieldNumber of="arc" />, <FieldNumber of="apart" /> apart, each turned{" "}
+        <FieldNumber of="own" /> about its foot.
       </More>
       <More about="more rings" fields={["rings", "gap", "growth", "stagger", "flipEvery"]}>
-        <FieldNumber of="rings" /> rings <FieldNumber of="gap" /> apart, each with{" "}
-        <FieldNumber of="growth" label="more copies each" /> more copies than the last and shifted by{" "}
-        <FieldNumber of="stagger" /> of its spacing; every <FieldNumber of="flipEvery" label="flip every" />
+        <FieldNumber of="rings" /> rings <FieldNumber of="gap" /> apart, each with <FieldNumber of="growth" /> more
+        copies than the last and shifted by <FieldNumber of="stagger" /> of its spacing; every{" "}
+        <FieldNumber of="flipEvery" />
         th copy mirrored (0 for none).
       </More>
     </>

@@ -22,7 +22,7 @@ export function SpiralSentence() {
       ) : (
         <>
           {" "}
-          in <FieldNumber of="turns" /> turns from radius <FieldNumber of="inner" label="inner radius" />,{" "}
+          in <FieldNumber of="turns" /> turns from radius <FieldNumber of="inner" />,{" "}
           {form === "growing" ? (
             <>
               growing by <FieldNumber of="growth" /> each turn
@@ -37,7 +37,7 @@ export function SpiralSentence() {
       )}
       , facing <FieldChoice of="face" words={FACE_WORDS} />.
       <More about="how large" fields={["size", "own"]}>
-        <SizePanel /> Each is turned <FieldNumber of="own" label="own turn" /> about its foot.
+        <SizePanel /> Each is turned <FieldNumber of="own" /> about its foot.
       </More>
     </>
   );

@@ -1,6 +1,7 @@
 import { apply, directionOf, invert, polar, type Mark, type Part, type PlacedMark } from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
 import { setField } from "@/store/edits/rules";
+import { fieldWords } from "../fields/fieldWords";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
 import { useLengthReadout } from "./useLengthReadout";
@@ -26,14 +27,14 @@ export function DirectionHandle({ part, placed: { rule, toSheet }, mark }: Direc
   const ahead = apply(toSheet, polar(reach, degrees + 1, centre));
   return (
     <Handle
-      label={`${field} of the ${part.rules[rule]?.kind ?? "rule"}`}
+      label={`${fieldWords(field)} of the ${part.rules[rule]?.kind ?? "rule"}`}
       at={at}
-      readout={`${field} ${Number(present.toFixed(2))}°`}
+      readout={`${fieldWords(field)} ${Number(present.toFixed(2))}°`}
       nudge={nudge}
       onPull={(to, gesture) => {
         const seen = directionOf(centre, apply(back, to)) - from;
         const next = Number((seen + 360 * Math.round((present - seen) / 360)).toFixed(2));
-        const change = `${field} → ${next}°`;
+        const change = `${fieldWords(field)} → ${next}°`;
         if (typeof stored === "string") return pullFormula(field, stored, next, change, gesture);
         edit(setField(part.id, { rule }, field, next, change, `${part.id}/${rule}/${field}/${gesture}`));
       }}

@@ -18,10 +18,12 @@ interface HandleProps {
   readonly children: ReactNode;
   /** It is pulled to a point of the sheet; one gesture is one step of undo. */
   onPull: (to: Point, gesture: string) => void;
+  /** For whole numbers: arrow keys step by so many, as moving a little would change nothing. */
+  onStep?: (by: number, gesture: string) => void;
 }
 
 /** Something on the ornament that can be pulled by hand or by the arrow keys. */
-export function Handle({ label, at, readout, nudge, children, onPull }: HandleProps) {
+export function Handle({ label, at, readout, nudge, children, onPull, onStep }: HandleProps) {
   const { view, size } = usePicture();
   const [pulling, setPulling] = useState(false);
   const place = view && size && toScreen(view, size, at);
@@ -46,7 +48,9 @@ export function Handle({ label, at, readout, nudge, children, onPull }: HandlePr
     if (!move) return;
     event.preventDefault();
     event.stopPropagation();
-    onPull({ x: at.x + move.x, y: at.y + move.y }, `keys-${label}`);
+    const steps = Math.round((move.x - move.y) / nudge) || Math.sign(move.x - move.y);
+    if (onStep) onStep(steps, `keys-${label}`);
+    else onPull({ x: at.x + move.x, y: at.y + move.y }, `keys-${label}`);
   };
   return (
     <g

@@ -12,6 +12,7 @@ import {
 } from "@twin-petal/core";
 import { toScreen, viewMatrix } from "@/paint/view";
 import { useDesign, useDesk } from "@/store/deskStore";
+import { CountHandle } from "./countHandle";
 import { CrossingMarks } from "./crossingMarks";
 import { OpeningMarks } from "./openingMarks";
 import { DirectionHandle } from "./directionHandle";
@@ -224,6 +225,7 @@ function QuietMark({ placed: { mark, toSheet }, screen, reach }: QuietMarkProps)
         />
       ) : null;
     case "direction":
+    case "count":
     case "second":
     case "pivot":
     case "space":
@@ -238,6 +240,7 @@ function HandleOf({ part, placed }: { part: PartOf; placed: PlacedMark }) {
   if (mark.kind === "pivot") return <PivotHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "radius") return <RadiusHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "direction") return <DirectionHandle part={part} placed={placed} mark={mark} />;
+  if (mark.kind === "count") return <CountHandle part={part} placed={placed} mark={mark} />;
   if (mark.kind === "second") return <SecondCopyHandles part={part} placed={placed} mark={mark} />;
   if (mark.kind === "vectors") return <VectorHandles part={part} placed={placed} mark={mark} />;
   if (mark.kind === "share") return <ShareHandle part={part} placed={placed} mark={mark} />;

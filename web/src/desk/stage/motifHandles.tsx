@@ -23,6 +23,7 @@ import { useEditing } from "@/store/deskStore";
 import type { FieldOwner } from "@/store/edits/owners";
 import { setField } from "@/store/edits/rules";
 import { useNumbers } from "../fields/useNumbers";
+import { fieldWords } from "../fields/fieldWords";
 import { DropMark } from "./drop";
 import { Handle } from "./handle";
 import { useLengthReadout } from "./useLengthReadout";
@@ -131,21 +132,23 @@ function NumberDrop({ part, owner, handle, field, stored, whose, toSheet }: Numb
   const onSheet = apply(toSheet, handle.at);
   const turn = directionOf(onSheet, apply(toSheet, polar(1, handle.direction, handle.at)));
   const [outer = "", inner] = handle.field.split(".");
-  const name = field?.type === "pair" ? outer : (inner ?? outer);
+  const isWhole = isNumber && field.whole;
+  const name = fieldWords(field?.type === "pair" ? outer : (inner ?? outer));
+  const set = (value: number, gesture: string) => {
+    const change = `${name} → ${inWords(value)}`;
+    if (typeof stored === "string") return pullFormula(name, stored, value, change, gesture);
+    const key = `${part}/${handle.field}/${gesture}`;
+    if (field?.type !== "pair") return edit(setField(part, owner, handle.field, value, change, key));
+    edit(setField(part, owner, outer, withSide(stored, inner, value), change, key));
+  };
   return (
     <Handle
       label={`${name} of the ${whose}`}
       at={onSheet}
       readout={`${name} ${inWords(tidy(handle.pull(handle.at)))}`}
       nudge={nudge}
-      onPull={(to, gesture) => {
-        const value = tidy(handle.pull(apply(back, to)));
-        const change = `${name} → ${inWords(value)}`;
-        if (typeof stored === "string") return pullFormula(name, stored, value, change, gesture);
-        const key = `${part}/${handle.field}/${gesture}`;
-        if (field?.type !== "pair") return edit(setField(part, owner, handle.field, value, change, key));
-        edit(setField(part, owner, outer, withSide(stored, inner, value), change, key));
-      }}
+      onPull={(to, gesture) => set(tidy(handle.pull(apply(back, to))), gesture)}
+      {...(isWhole && { onStep: (by, gesture) => set(tidy(handle.pull(handle.at) + by), gesture) })}
     >
       <DropMark turn={turn} small />
     </Handle>

@@ -1,6 +1,7 @@
 import {
   apply,
   designResolver,
+  placeOfCount,
   polar,
   ruleOf,
   scopeOf,
@@ -53,6 +54,8 @@ function placesOf(mark: PlacedMark["mark"]): Point[] {
       return [polar(mark.radii.x, mark.start)];
     case "direction":
       return [polar(mark.reach, mark.degrees, mark.centre)];
+    case "count":
+      return [placeOfCount(mark)];
     case "vectors":
       return [mark.a, mark.b];
     case "second": {

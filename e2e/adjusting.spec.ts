@@ -74,7 +74,7 @@ test("surprise: thrown within ranges, thrown again, kept or thrown away", async 
   await page.getByRole("button", { name: "throw away" }).click();
   await expect(desk.number("points")).toHaveAttribute("aria-valuenow", before ?? "");
   await page.getByRole("button", { name: "surprise", exact: true }).click();
-  await page.getByRole("button", { name: "keep" }).click();
+  await page.getByRole("button", { name: "keep", exact: true }).click();
   await expect(page.getByRole("button", { name: "surprise", exact: true })).toBeVisible();
   await expect(page.getByRole("button", { name: /^Undo: surprise/ })).toBeVisible();
 });

@@ -25,6 +25,7 @@ test("a rule's pivot is dragged on the sheet, on the part's own place and turn t
   await desk.openEmpty();
   await page.getByRole("button", { name: "petal" }).click();
   await desk.addRule("turn");
+  await page.getByRole("button", { name: "place the whole …" }).click();
   await desk.type("part turn", "90");
   await desk.ready();
   const handle = page.getByRole("button", { name: /^Pivot of the turn/ });
@@ -116,6 +117,7 @@ test("fills take turns, lines are drawn and dashed, a colour gets a name and is 
   await page.getByRole("button", { name: "draw one" }).click();
   await page.getByRole("button", { name: "dash it" }).click();
   await expect(desk.number("dash gap")).toBeVisible();
+  await page.getByRole("button", { name: "opacity and blending …" }).click();
   await page.getByRole("button", { name: "blend: normal" }).click();
   await page.getByRole("menuitem", { name: "multiply" }).click();
   await expect(page.getByRole("button", { name: "blend: multiply" })).toBeVisible();

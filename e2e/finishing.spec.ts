@@ -228,7 +228,7 @@ test("the sheet: a standard size laid down; a part aligned, three spread, a cent
   await page.getByRole("button", { name: "scattered accents" }).click();
   await expect(page.getByRole("button", { name: "Part Accents" })).toBeVisible();
   expect((await desk.file()).parts[2]).toMatchObject({ rules: [{ kind: "scatter", avoid: ["disc", "centre"] }] });
-  await page.getByRole("button", { name: "across", exact: true }).click();
+  await page.getByRole("button", { name: "spread the parts across" }).click();
   await expect(page.getByRole("button", { name: "Undo: spread 3 parts across" })).toBeVisible();
 });
 

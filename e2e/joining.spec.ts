@@ -75,6 +75,7 @@ test("cut by another part and kept inside one, both live; the cutter is no longe
   await expect
     .poll(async () => (plain - countPixels(await desk.picture(), GREEN)) / hole)
     .toBeGreaterThan(0.9 * (400 / 144));
+  await page.getByRole("button", { name: "keep them inside …" }).click();
   await page.getByRole("button", { name: "kept: anywhere" }).click();
   await page.getByRole("menuitem", { name: "inside Disc" }).click();
   await page.getByRole("button", { name: "Disc ×" }).click();

@@ -42,7 +42,7 @@ export class Maker extends Desk {
     for (const key of keys) await this.page.keyboard.press(key);
   }
 
-  async tool(name: "Look" | "Nodes" | "Draw" | "Freehand"): Promise<void> {
+  async tool(name: "Look" | "Nodes" | "Draw" | "Freehand" | "Measure"): Promise<void> {
     await this.page.getByRole("toolbar", { name: "Tools" }).getByRole("button", { name, exact: true }).click();
     await expect(this.page.getByRole("button", { name, exact: true, pressed: true })).toBeVisible();
   }

@@ -15,7 +15,7 @@ test("a towel's leaf ring from an empty sheet: shown in thread, one run without 
 
   // In thread on the desk: rows turned by typing and by the wheel, with neighbours that are stitched, too.
   const stitches = page.getByRole("region", { name: "Stitches" });
-  await stitches.getByRole("button", { name: "sew it otherwise …" }).click();
+  await page.getByRole("button", { name: "sew it otherwise …" }).click();
   await expect(page.getByRole("button", { name: "Thread", exact: true, pressed: true })).toBeVisible();
   await page.keyboard.press("w");
   await expect(page.getByRole("button", { name: "Sheet", exact: true, pressed: true })).toBeVisible();
@@ -73,7 +73,7 @@ test("a bath mat's block from an empty sheet: open rows, satin edge, a second ri
   await page.getByRole("button", { name: "cut a shape out …" }).click();
   await page.getByRole("menuitem", { name: "disc", exact: true }).click();
   const stitches = page.getByRole("region", { name: "Stitches" });
-  await stitches.getByRole("button", { name: "sew it otherwise …" }).click();
+  await page.getByRole("button", { name: "sew it otherwise …" }).click();
   await desk.type("row spacing", "0.9");
   await stitches.getByRole("button", { name: "sew the outline" }).click();
   await desk.choose("outline is", "a band of satin");
@@ -81,7 +81,7 @@ test("a bath mat's block from an empty sheet: open rows, satin edge, a second ri
   await desk.choose("underlay", "thread runs along the edge");
   await desk.addPart("disc");
   await desk.type("radius", "9");
-  await stitches.getByRole("button", { name: "sew it otherwise …" }).click();
+  await page.getByRole("button", { name: "sew it otherwise …" }).click();
   await stitches.getByRole("button", { name: "no rows" }).click();
   await stitches.getByRole("button", { name: "sew the outline" }).click();
   await desk.choose("outline is", "a band of satin");

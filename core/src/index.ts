@@ -100,6 +100,8 @@ export * from "./rules/vary";
 export * from "./scene/valuesOfVary";
 export * from "./scene/gaps";
 export * from "./scene/ownStand";
+export * from "./scene/dimensions";
+export { ANCHOR, type Anchor, type AnchorValue } from "./design/guides/anchor";
 export * from "./rules/countMark";
 export * from "./design/mostRepeated";
 export * from "./join/joinCopies";

@@ -1,7 +1,8 @@
+import type { Anchor } from "../design/guides/anchor";
 import { isStraight, pointAt, type Cubic } from "../geometry/cubic";
 import { crossingsOf, type Owned } from "../geometry/crossings";
 import { meets, type Box } from "../geometry/box";
-import { boxOfPath, segmentsOf, transformPath, type Subpath } from "../geometry/path";
+import { boxOfPath, segmentsOf, transformPath, type Path, type Subpath } from "../geometry/path";
 import type { Point } from "../geometry/point";
 import { shapeOfCopy } from "../rules/copyOutlines";
 import { matrixAt } from "../rules/placements";
@@ -19,6 +20,8 @@ export interface PartPlace {
   readonly at: Point;
   /** What it is. */
   readonly kind: PlaceKind;
+  /** What a measure holds on to; null for a crossing, which belongs to no one outline. */
+  readonly anchor: Pick<Anchor, "part" | "copy" | "place" | "index"> | null;
   /** Names of the parts it belongs to: of a crossing both, where they differ. */
   readonly parts: readonly string[];
 }
@@ -38,37 +41,65 @@ export function placesToSnap(
   parts: readonly PartScene[],
   within: Box,
 ): { readonly places: readonly PartPlace[]; readonly sides: readonly PartSide[] } {
-  const runs = parts.flatMap((part, owner) => runsWithin(part, within).map((run) => ({ run, owner })));
+  const runs = parts.flatMap((part, owner) => runsWithin(part, within).map((run) => ({ ...run, owner })));
   const nameOf = (owner: number) => parts[owner]?.name ?? "";
   const curves: Owned[] = [];
   const places: PartPlace[] = [];
   const sides: PartSide[] = [];
-  for (const { run, owner } of runs) {
+  for (const { run, owner, copy, nodes, middles } of runs) {
     const segments = segmentsOf(run);
     if (curves.length + segments.length > MOST_CURVES) break;
-    const name = [nameOf(owner)];
-    places.push(...nodesOf(run, segments).map((place) => ({ ...place, parts: name })));
-    for (const cubic of segments) {
+    const names = [nameOf(owner)];
+    const held = { part: parts[owner]?.id ?? "", copy };
+    nodesOf(run, segments).forEach((place, k) => {
+      places.push({ ...place, parts: names, anchor: { ...held, place: "node", index: nodes + k } });
+    });
+    segments.forEach((cubic, k) => {
       curves.push({ cubic, owner });
-      places.push({ at: pointAt(cubic, 0.5), kind: "middle", parts: name });
+      const anchor = { ...held, place: "middle", index: middles + k } as const;
+      places.push({ at: pointAt(cubic, 0.5), kind: "middle", parts: names, anchor });
       if (isStraight(cubic)) sides.push({ from: cubic[0], to: cubic[3], part: nameOf(owner) });
-    }
+    });
   }
   const crossings = crossingsOf(curves).map(({ point, owners: [one, two] }): PartPlace => {
-    return { at: point, kind: "crossing", parts: one === two ? [nameOf(one)] : [nameOf(one), nameOf(two)] };
+    return {
+      at: point,
+      kind: "crossing",
+      anchor: null,
+      parts: one === two ? [nameOf(one)] : [nameOf(one), nameOf(two)],
+    };
   });
   return { places: [...places, ...crossings], sides };
 }
 
-function runsWithin({ geometry }: PartScene, within: Box): Subpath[] {
+/** One run of a copy's outline, and how many nodes and segments the runs before it have. */
+interface PlacedRun {
+  readonly run: Subpath;
+  readonly copy: number;
+  readonly nodes: number;
+  readonly middles: number;
+}
+
+function runsWithin({ geometry }: PartScene, within: Box): PlacedRun[] {
   const { placements } = geometry;
   return Array.from({ length: placements.count }, (_, copy) => {
     const path = transformPath(shapeOfCopy(geometry, copy).path, matrixAt(placements.matrices, copy));
-    return meets(boxOfPath(path), within) ? path : [];
+    return meets(boxOfPath(path), within) ? countedRuns(path, copy) : [];
   }).flat();
 }
 
-function nodesOf({ closed }: Subpath, segments: readonly Cubic[]): Omit<PartPlace, "parts">[] {
+function countedRuns(path: Path, copy: number): PlacedRun[] {
+  let [nodes, middles] = [0, 0];
+  return path.map((run) => {
+    const placed = { run, copy, nodes, middles };
+    const count = segmentsOf(run).length;
+    nodes += count + (run.closed ? 0 : 1);
+    middles += count;
+    return placed;
+  });
+}
+
+function nodesOf({ closed }: Subpath, segments: readonly Cubic[]): Pick<PartPlace, "at" | "kind">[] {
   const points = segments.map(([start]) => start);
   const last = segments.at(-1)?.[3];
   if (!last) return [];

@@ -69,7 +69,13 @@ const chooseBy =
     if (next) choose(next.id);
   };
 
-const LAYERS = { look: "sheet", nodes: "node-layer", draw: "draw-layer", freehand: "freehand-layer" } as const;
+const LAYERS = {
+  look: "sheet",
+  nodes: "node-layer",
+  draw: "draw-layer",
+  freehand: "freehand-layer",
+  measure: "measure-layer",
+} as const;
 
 /** Frames a layer may take to appear. */
 const PATIENCE = 60;
@@ -122,6 +128,12 @@ export const SHORTCUTS: readonly Shortcut[] = [
       setHand({ thread: !hand.thread, solid: false });
     },
   },
+  {
+    keys: "a",
+    shown: "A",
+    words: "Say everything in words, or only what is set",
+    act: ({ store }) => store.getState().setHand({ sayAll: !store.getState().hand.sayAll }),
+  },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
   { keys: "k", shown: "K and J", words: "The next neighbour, the one before", act: neighbour(1) },
@@ -146,6 +158,13 @@ export const NODE_KEYS: readonly { shown: string; words: string }[] = [
   { shown: "Delete", words: "Remove the chosen nodes" },
   { shown: "Ctrl while pulling", words: "Hold snapping off" },
   { shown: "Space, Enter, C", words: "Drawing: place, end, close" },
+];
+
+/** How measuring answers to keys while its tool is in hand. */
+export const MEASURE_KEYS: readonly { shown: string; words: string }[] = [
+  { shown: "Arrows, Space", words: "Move the point, place it" },
+  { shown: "Enter", words: "Leave the measure lying; it follows" },
+  { shown: "Escape", words: "Drop it" },
 ];
 
 /** How a live number answers to keys; it binds them itself. */

@@ -1,6 +1,6 @@
 import { Dialog } from "@/ui/dialog";
 import { HELD_KEYS } from "./heldKeys";
-import { NODE_KEYS, NUMBER_KEYS, SHORTCUTS } from "./keys";
+import { MEASURE_KEYS, NODE_KEYS, NUMBER_KEYS, SHORTCUTS } from "./keys";
 
 /** All shortcuts, from the table that binds them. */
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -17,6 +17,7 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
         <div className="space-y-4">
           <KeyList heading="On a number, or a handle" rows={NUMBER_KEYS} />
           <KeyList heading="On nodes, and drawing" rows={NODE_KEYS} />
+          <KeyList heading="Measuring" rows={MEASURE_KEYS} />
         </div>
       </div>
     </Dialog>

@@ -1,5 +1,5 @@
-/** What the pointer does on the sheet: look around and pull handles, edit nodes, draw segments, draw freehand. */
-export type Tool = "look" | "nodes" | "draw" | "freehand";
+/** What the pointer does on the sheet: look around and pull handles, edit nodes, draw segments, draw freehand, measure. */
+export type Tool = "look" | "nodes" | "draw" | "freehand" | "measure";
 
 /** The design as it was opened; only the sources; only lines. */
 export type HeldLook = "before" | "source" | "lines";
@@ -33,6 +33,8 @@ export interface Hand {
   readonly solid: boolean;
   /** Whether the sheet is shown as it is sewn, in place of its flat colours. */
   readonly thread: boolean;
+  /** Whether the words say everything, in place of what is set only. */
+  readonly sayAll: boolean;
   /** What the strip along the bottom shows. */
   readonly strip: StripName;
   /** What of the chosen part the pointer changes on the sheet, in place of its handles. */
@@ -60,6 +62,7 @@ export const EMPTY_HAND: Hand = {
   swapped: false,
   solid: false,
   thread: false,
+  sayAll: false,
   held: null,
   strip: "neighbours",
   brush: "#C8442B",

@@ -1,10 +1,8 @@
 import {
   bakedCopies,
-  boxOfGeometry,
   countCoinciding,
   gapsOf,
   goalOf,
-  growBox,
   hasSolids,
   invert,
   loadGeometryEngine,
@@ -13,19 +11,18 @@ import {
   SolidBuilder,
   transformPath,
   valuesOfVary,
-  widestOf,
   type Design,
   pathData,
   pictureColors,
   RuleTrouble,
   type GapReport,
   type Baked,
-  type PartScene,
 } from "@twin-petal/core";
 import { transfer } from "comlink";
-import { paintPart, placingOf } from "@/paint/paintPart";
+import { placingOf } from "@/paint/paintPart";
 import { paintScene, type DeskColors } from "@/paint/paintScene";
 import { ornamentBox } from "@/paint/ornamentBox";
+import { tilePicture } from "@/paint/tilePicture";
 import { fitted, type Size } from "@/paint/view";
 import type { PictureWish } from "@/desk/live/pictureQueue";
 import { Breather } from "./breather";
@@ -175,22 +172,11 @@ export class Assistant {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);
     const pictures: PartPicture[] = [];
     for (const part of scene.parts) {
-      pictures.push({ id: part.id, bitmap: await pictureOf(part, side) });
+      pictures.push({ id: part.id, bitmap: await tilePicture(part, side) });
     }
     return transfer(
       pictures,
       pictures.map(({ bitmap }) => bitmap),
     );
   }
-}
-
-async function pictureOf(part: PartScene, side: number): Promise<ImageBitmap> {
-  const canvas = new OffscreenCanvas(side, side);
-  const context = canvas.getContext("2d");
-  if (!context) throw new Error("the browser gives no canvas to paint on");
-  const size = { width: side, height: side };
-  if (part.geometry.shapes.every(({ path }) => path.length === 0)) return canvas.transferToImageBitmap();
-  const box = growBox(boxOfGeometry(part.geometry), (part.finish.line ? widestOf(part.finish.line) : 0) / 2);
-  await paintPart(context, part, placingOf(fitted(box, size, side * 0.06), size, 1), () => null);
-  return canvas.transferToImageBitmap();
 }

@@ -5,6 +5,7 @@ import type {
   Opening,
   Matrix,
   Period,
+  PlacedDimension,
   PlacedMark,
   Problem,
   GuideShape,
@@ -40,6 +41,8 @@ export interface Frame {
 export interface FrameReport {
   readonly sheet: ResolvedSheet;
   readonly guides: readonly GuideShape[];
+  /** The measures left lying, where they are now. */
+  readonly dimensions: readonly PlacedDimension[];
   readonly problems: readonly Problem[];
   /** For each part its number of copies. */
   readonly copies: ReadonlyMap<string, number>;

@@ -1,6 +1,8 @@
 import {
   boxOfGeometry,
   changesWithin,
+  dimensionsOf,
+  measuredCopy,
   overOf,
   wholeBoxOf,
   boxOfPath,
@@ -20,6 +22,7 @@ import {
   type Box,
   type Host,
   type Matrix,
+  type MeasuredCopy,
   type PartScene,
   type Placements,
   type Point,
@@ -147,6 +150,13 @@ export class Painter {
     return this.scene && copyAt(this.scene, point, scale, part);
   }
 
+  /** What the topmost copy at a point of the sheet measures; millimetres, seen at so many pixels a millimetre. */
+  measureAt(point: Point, scale: number): MeasuredCopy | null {
+    const found = this.copyAt(point, scale);
+    const part = this.scene?.parts.find(({ id }) => id === found?.part);
+    return found && part ? measuredCopy(part, found.copy) : null;
+  }
+
   /** For each part the box of all that is painted, on the sheet. */
   boxes(): ReadonlyMap<string, Box> {
     return new Map(this.scene?.parts.map(({ id, geometry }) => [id, boxOfGeometry(geometry)]));
@@ -191,6 +201,7 @@ function reportOf(scene: Scene, { chosen, copy }: Frame): FrameReport {
   return {
     sheet: scene.sheet,
     guides: scene.guides,
+    dimensions: dimensionsOf(scene),
     problems: scene.problems,
     copies: new Map(scene.parts.map(({ id, geometry }) => [id, geometry.copies.placements.count])),
     chosen: part ? chosenReport(part, copy) : null,

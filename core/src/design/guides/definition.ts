@@ -1,4 +1,5 @@
 import type { FieldTable, ResolvedOf, StoredOf } from "../../fields/field";
+import type { Anchor } from "./anchor";
 import type { Point } from "../../geometry/point";
 
 /** A point of a figure, and what a hand that snaps to it is told. Millimetres. */
@@ -7,10 +8,11 @@ interface GuideCorner {
   readonly words: string;
 }
 
-/** A guide with its numbers known: an endless line (0° upright), or a closed figure about the sheet's centre. */
+/** A guide with its numbers known: an endless line (0° upright), a closed figure about the sheet's centre, or a measure. */
 export type GuideShape =
   | { readonly through: Point; readonly angle: number }
-  | { readonly name: string; readonly corners: readonly GuideCorner[] };
+  | { readonly name: string; readonly corners: readonly GuideCorner[] }
+  | { readonly from: Anchor; readonly to: Anchor };
 
 /** A kind of guide. Adding one is a file with one of these and a line in the list. */
 export interface GuideDefinition<K extends string = string, F extends FieldTable = FieldTable> {

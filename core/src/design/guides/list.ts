@@ -2,6 +2,7 @@ import { byKind, fieldsByKind, type FieldsByKind } from "../../fields/byKind";
 import type { FieldInfo, FieldOf } from "../../fields/field";
 import { keyed, type StoredKeyed } from "../../fields/keyed";
 import type { GuideDefinition, GuideShape } from "./definition";
+import { dimension } from "./dimension";
 import { level } from "./level";
 import { polygon } from "./polygon";
 import { slanted } from "./slanted";
@@ -9,7 +10,7 @@ import { star } from "./star";
 import { upright } from "./upright";
 
 /** Every kind of guide, in the order they are offered. */
-export const GUIDES = [upright, level, slanted, star, polygon] as const;
+export const GUIDES = [upright, level, slanted, star, polygon, dimension] as const;
 
 /** The same by the field that tells them apart. */
 export const GUIDE = byKind(GUIDES);

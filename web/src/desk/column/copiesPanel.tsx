@@ -5,12 +5,13 @@ import { JOIN_DEFAULT, type Baked, type Design } from "@twin-petal/core";
 import { bakePart } from "@/store/edits/compose";
 import { useDesign, useEditing } from "@/store/deskStore";
 import { keepOneOfEach } from "@/store/edits/parts";
+import { RulePicker } from "./rulePicker";
 import { WordButton } from "../fields/wordButton";
 
 /** The picture rests this long before copies in the same place are counted, milliseconds. */
 const REST = 300;
 
-/** How many copies there are, and how many only repeat another. */
+/** Another rule; how many copies there are, and how many only repeat another. */
 export function CopiesPanel({ part }: { part: string }) {
   const { report, assistant, isCurrent } = usePicture();
   const design = useDesign();
@@ -46,7 +47,8 @@ export function CopiesPanel({ part }: { part: string }) {
   const trouble = report?.problems.find(({ path }) => path.startsWith(`parts[${index}]`));
   return (
     <div className="text-[15px] text-quiet" aria-live="polite">
-      <div className="flex items-baseline">
+      <div className="flex items-center gap-2">
+        <RulePicker part={part} isFirst={own?.rules.length === 0} />
         <p>{count === 1 ? "1 copy" : `${count.toLocaleString("en")} copies`}</p>
         {hasMore && (
           <WordButton title="Turn the copies into drawn shapes; undo brings the rules back" onClick={() => void bake()}>

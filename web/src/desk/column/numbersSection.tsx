@@ -3,7 +3,8 @@ import { Plus, X } from "lucide-react";
 import { newNameTrouble, type NamedNumber } from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
 import { addNumber, removeNumber, renameNumber, setNumber, setRange, stepOf, numberUses } from "@/store/edits/numbers";
-import { Button, IconButton } from "@/ui/button";
+import { IconButton } from "@/ui/button";
+import { SectionHead } from "@/ui/sectionHead";
 import { Sentence, useTroubleNotes } from "@/ui/sentence";
 import { BoundNumber } from "../fields/boundNumber";
 import { WordButton } from "../fields/wordButton";
@@ -17,18 +18,19 @@ export function NumbersSection() {
   const uses = numberUses(design);
   return (
     <section aria-label="Numbers">
-      <h2 className="text-[15px] font-bold text-quiet">Numbers of the design</h2>
-      {design.numbers.length === 0 && (
-        <p className="text-[15px] text-quiet">Name a number, then type its name wherever a number stands.</p>
-      )}
+      <SectionHead words="Numbers of the design">
+        <WordButton
+          title="A named number can be typed wherever a number stands"
+          onClick={() => edit(addNumber(design))}
+        >
+          <Plus size={13} className="-mt-0.5 inline" /> Name a number
+        </WordButton>
+      </SectionHead>
       <ul>
         {design.numbers.map((number) => (
           <NumberRow key={number.name} number={number} uses={uses.get(number.name) ?? NOWHERE} />
         ))}
       </ul>
-      <Button className="mt-1" onClick={() => edit(addNumber(design))}>
-        <Plus size={16} /> Name a number
-      </Button>
     </section>
   );
 }

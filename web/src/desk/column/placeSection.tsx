@@ -1,11 +1,11 @@
 import { memo } from "react";
-import { PLACE_DEFAULT, type Part } from "@twin-petal/core";
+import { isSame, PLACE_DEFAULT, type Part } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { alignPart, ALIGNMENTS, type Alignment } from "@/store/edits/compose";
 import { partEdit } from "@/store/edits/parts";
 import { Choice } from "@/ui/choice";
 import { Menu, MenuItem } from "@/ui/menu";
-import { Sentence } from "@/ui/sentence";
+import { Folded } from "../fields/folded";
 import { WordButton } from "../fields/wordButton";
 import { usePicture } from "../stage/pictureContext";
 import { PlaceNumbers } from "./motif/placeNumbers";
@@ -50,12 +50,12 @@ const ALIGNMENT_WORDS: Readonly<Record<Alignment, string>> = {
   bottom: "at the bottom margin",
 };
 
-/** Where the whole part stands, and what it is for. */
-export const PlaceSection = memo(function PlaceSection({ part, at, role: current }: PlaceSectionProps) {
+/** Where the whole part stands, and what it is for; folded while it stands as it comes and is made. */
+export const PlaceOffers = memo(function PlaceOffers({ part, at, role: current }: PlaceSectionProps) {
   const { edit } = useEditing();
   return (
-    <section aria-label="Place">
-      <Sentence>
+    <>
+      <Folded about="place the whole" said={!isSame(at, PLACE_DEFAULT)}>
         The whole stands{" "}
         <PlaceNumbers
           place={at}
@@ -73,7 +73,10 @@ export const PlaceSection = memo(function PlaceSection({ part, at, role: current
             )
           }
         />
-        ; it{" "}
+        .
+      </Folded>
+      <Folded about="a guide or a tool" said={current !== "show"}>
+        The part{" "}
         <Choice
           label="role"
           value={current}
@@ -86,8 +89,9 @@ export const PlaceSection = memo(function PlaceSection({ part, at, role: current
             )
           }
         />
-        .<AlignPanel part={part} />
-      </Sentence>
-    </section>
+        .
+      </Folded>
+      <AlignPanel part={part} />
+    </>
   );
 });

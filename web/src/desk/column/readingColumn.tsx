@@ -3,6 +3,7 @@ import type { Part } from "@twin-petal/core";
 import { useEffect } from "react";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { partEdit } from "@/store/edits/parts";
+import { Offers } from "@/ui/offers";
 import { watchWheel } from "@/ui/wheelSteps";
 import { CopiesPanel } from "./copiesPanel";
 import { FinishSection } from "./finish/finishSection";
@@ -13,10 +14,10 @@ import { MotifPicture, READY_KINDS } from "./motif/motifKinds";
 import { MotifSection } from "./motif/motifSection";
 import { useMotifMaker } from "./motif/useMotifMaker";
 import { NumbersSection } from "./numbersSection";
-import { PlaceSection } from "./placeSection";
+import { PlaceOffers } from "./placeSection";
 import { RulesSection } from "./rulesSection";
-import { SolidSection } from "./solid/solidSection";
-import { StitchSection } from "./stitch/stitchSection";
+import { SolidOffer, SolidSection } from "./solid/solidSection";
+import { SewOffer, StitchSection } from "./stitch/stitchSection";
 import { SheetSection } from "./sheet/sheetSection";
 
 /** The chosen part in plain sentences, the design's numbers and its sheet at the foot. */
@@ -28,10 +29,10 @@ export function ReadingColumn() {
   return (
     <aside
       aria-label="The design in words"
-      className="flex w-80 shrink-0 flex-col gap-4 overflow-y-auto overscroll-contain border-r border-hairline bg-surface px-4 py-3 text-[16.5px]"
+      className="flex w-80 shrink-0 flex-col gap-2.5 overflow-y-auto overscroll-contain border-r border-hairline bg-surface px-4 py-2 text-[16.5px]"
     >
       {part ? (
-        <div key={part.id} className="flex flex-col gap-3">
+        <div key={part.id} className="flex flex-col gap-2">
           <PartName part={part} />
           <MotifSection part={part.id} motif={part.motif} cutouts={part.cutouts} />
           <RulesSection part={part.id} rules={part.rules} />
@@ -40,14 +41,19 @@ export function ReadingColumn() {
           <FinishSection part={part.id} finish={part.finish} rules={part.rules} />
           <StitchSection part={part} />
           <SolidSection part={part.id} solid={part.solid} />
-          <PlaceSection part={part.id} at={part.at} role={part.role} />
+          <section aria-label="Place and making">
+            <Offers>
+              <PlaceOffers part={part.id} at={part.at} role={part.role} />
+              <SewOffer part={part} />
+              <SolidOffer part={part.id} solid={part.solid} />
+            </Offers>
+          </section>
         </div>
       ) : (
         <FirstMotif />
       )}
       <hr className="border-hairline" />
       <NumbersSection />
-      <hr className="border-hairline" />
       <GuidesSection />
       <hr className="border-hairline" />
       <SheetSection />

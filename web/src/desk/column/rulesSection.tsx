@@ -5,7 +5,6 @@ import type { Rule } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { moveRule } from "@/store/edits/rules";
 import { RuleCard } from "./ruleCard";
-import { RulePicker } from "./rulePicker";
 
 /** How the motif is repeated, rule after rule. */
 export const RulesSection = memo(function RulesSection({ part, rules }: { part: string; rules: readonly Rule[] }) {
@@ -14,6 +13,7 @@ export const RulesSection = memo(function RulesSection({ part, rules }: { part: 
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  if (rules.length === 0) return null;
   const ids = rules.map((_, index) => String(index));
   return (
     <section aria-label="Rules" className="space-y-2">
@@ -32,7 +32,6 @@ export const RulesSection = memo(function RulesSection({ part, rules }: { part: 
           </ol>
         </SortableContext>
       </DndContext>
-      <RulePicker part={part} isFirst={rules.length === 0} />
     </section>
   );
 });

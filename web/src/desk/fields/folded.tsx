@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from "react";
+import { useDesk } from "@/store/deskStore";
 import { WordButton } from "./wordButton";
 
 interface FoldedProps {
@@ -12,6 +13,7 @@ interface FoldedProps {
 /** The rest of a sentence, kept folded while it says nothing that is not usual. */
 export function Folded({ about, said, children }: FoldedProps) {
   const [open, setOpen] = useState(false);
-  if (said || open) return <> {children}</>;
+  const isAllSaid = useDesk((state) => state.hand.sayAll);
+  if (said || open || isAllSaid) return <span> {children}</span>;
   return <WordButton onClick={() => setOpen(true)}>{about} …</WordButton>;
 }

@@ -41,7 +41,10 @@ export const MOTIF_SENTENCES: Readonly<Record<string, ComponentType>> = {
   petal: () => (
     <>
       <FieldNumber of="length" /> long and <FieldNumber of="width" /> wide, widest at <FieldNumber of="widest" /> of its
-      length, its tip <FieldNumber of="tip" /> and its foot <FieldNumber of="foot" /> round.
+      length.
+      <More about="round its ends" fields={["tip", "foot"]}>
+        Its tip is <FieldNumber of="tip" /> and its foot <FieldNumber of="foot" /> round.
+      </More>
     </>
   ),
   leaf: () => (

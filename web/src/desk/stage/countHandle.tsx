@@ -47,7 +47,8 @@ export function CountHandle({ part, placed: { rule, toSheet }, mark }: CountHand
       readout={`${fieldWords(field)} ${count}`}
       nudge={nudge}
       onPull={(to, gesture) => set(countPulled(mark, apply(back, to)), gesture)}
-      onStep={(by, gesture) => set(Math.max(1, count + by), gesture)}
+      // The mark is as old as the last picture; keys may be quicker.
+      onStep={(by, gesture) => set(Math.max(1, (typeof stored === "number" ? stored : count) + by), gesture)}
     >
       <DropMark turn={directionOf(at, ahead)} small />
     </Handle>

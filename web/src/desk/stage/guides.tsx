@@ -10,7 +10,7 @@ interface GuidesProps {
 export function Guides({ guides, toScreen, reach }: GuidesProps) {
   return (
     <g fill="none" stroke="var(--brass)" strokeDasharray="1 4" strokeLinecap="round" strokeWidth={1.25}>
-      {guides.map((guide, index) => (
+      {guides.filter(isDrawn).map((guide, index) => (
         <polyline
           key={index}
           points={pointsOf(guide, reach)
@@ -22,11 +22,16 @@ export function Guides({ guides, toScreen, reach }: GuidesProps) {
   );
 }
 
+type Drawn = Exclude<GuideShape, { readonly from: unknown }>;
+
+/** Measures have marks of their own. */
+const isDrawn = (guide: GuideShape): guide is Drawn => !("from" in guide);
+
 function pair({ x, y }: Point): string {
   return `${x},${y}`;
 }
 
-function pointsOf(guide: GuideShape, reach: number): Point[] {
+function pointsOf(guide: Drawn, reach: number): Point[] {
   if ("corners" in guide) return [...guide.corners, ...guide.corners.slice(0, 1)].map(({ at }) => at);
   return [-reach, reach].map((far) => polar(far, guide.angle, guide.through));
 }

@@ -23,6 +23,7 @@ import { MotifHandles } from "./motifHandles";
 import { MotifTools } from "./motifTools";
 import { NestedHandles } from "./nestedHandles";
 import { PaintHandles } from "./paintHandles";
+import { Measures } from "./measure/measures";
 import { PointedCopy } from "./pointedCopy";
 import { PivotHandle } from "./pivotHandle";
 import { usePicture } from "./pictureContext";
@@ -54,7 +55,11 @@ export function Marks() {
   const taken = handlePlaces(marks, handled);
   const reach = Math.hypot(report.sheet.width, report.sheet.height);
   return (
-    <svg className="pointer-events-none absolute inset-0 size-full overflow-hidden" aria-label="Handles" role="group">
+    <svg
+      className="pointer-events-none absolute inset-0 size-full overflow-hidden select-none"
+      aria-label="Handles"
+      role="group"
+    >
       <Guides guides={report.guides} toScreen={(point) => toScreen(view, size, point)} reach={reach} />
       {chosen && part?.visible && (
         <>
@@ -91,6 +96,7 @@ export function Marks() {
       {chosen && <PointedCopy part={chosen.id} sheetToScreen={sheetToScreen} />}
       {chosen && <WalkedPath toScreen={multiply(sheetToScreen, chosen.working)} />}
       {!part?.locked && <MotifTools sheetToScreen={sheetToScreen} />}
+      <Measures dimensions={report.dimensions} sheetToScreen={sheetToScreen} />
     </svg>
   );
 }

@@ -10,7 +10,7 @@ import { useWorkedOn } from "./useWorkedOn";
 export function MotifTools({ sheetToScreen }: { sheetToScreen: Matrix }) {
   const tool = useDesk((state) => state.hand.tool);
   const chosen = useWorkedOn();
-  if (tool === "look") return null;
+  if (tool === "look" || tool === "measure") return null;
   const surface = surfaceOf(chosen ? multiply(sheetToScreen, chosen.working) : sheetToScreen);
   if (!surface) return null;
   return (

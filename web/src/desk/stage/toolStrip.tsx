@@ -49,6 +49,13 @@ export const TOOL_WORDS: readonly ToolLabels[] = [
     hint: "Draw on the ornament, every copy follows · Shift and a click choose a stroke",
     mark: <path d="M2 12C4 5 7 5 8 9S11 15 12.5 10 15 5 16.5 6" {...stroke} />,
   },
+  {
+    tool: "measure",
+    name: "Measure",
+    key: "5",
+    hint: "Click two places, or pull from one to the other · Enter leaves the measure lying · Ctrl holds snapping off",
+    mark: <path d="M3 14 14 3M1 12l4 4M12 1l4 4M7.5 9.5l1.4 1.4" {...stroke} />,
+  },
 ];
 
 /** Other ways of seeing the ornament, as long as a button is held down. */

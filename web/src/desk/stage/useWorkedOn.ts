@@ -3,8 +3,8 @@ import type { Tool } from "@/store/hand";
 import type { ChosenReport } from "@/workers/frame";
 import { usePicture } from "./pictureContext";
 
-/** The kind of motif a tool goes on with; with another one chosen it begins a new part. */
-const GOES_ON: Readonly<Partial<Record<Tool, string>>> = { draw: "drawn", freehand: "freehand" };
+/** The kind of motif a tool goes on with; with another one chosen it begins a new part, or is about the sheet. */
+const GOES_ON: Readonly<Partial<Record<Tool, string>>> = { draw: "drawn", freehand: "freehand", measure: "none" };
 
 /** The chosen part as it stands, where the tool in hand works on it; null where what is made is a part of its own. */
 export function useWorkedOn(): ChosenReport | null {

@@ -12,30 +12,22 @@ interface EffectsProps {
 }
 
 /** What lies under and over the part's paint. */
-export function EffectPanel({ part, finish, palette }: EffectsProps) {
+export function EffectSentences({ part, finish, palette }: EffectsProps) {
   const { edit } = useEditing();
-  const absent = EFFECT_LABELS.filter(({ kind }) => finish[kind] === null);
-  return (
-    <>
-      {EFFECT_LABELS.filter(({ kind }) => finish[kind] !== null).map(({ kind, name, Panel }) => (
-        <Sentence key={kind}>
-          <Panel part={part} finish={finish} palette={palette} />
-          <WordButton onClick={() => edit(setFinish(part, kind, null, `remove the ${name}`))}>no {name}</WordButton>
-        </Sentence>
-      ))}
-      {absent.length > 0 && (
-        <Sentence>
-          Add{" "}
-          {absent.map(({ kind, add }) => (
-            <WordButton
-              key={kind}
-              onClick={() => edit(setFinish(part, kind, EFFECT[kind].field.complete({}), `add ${add}`))}
-            >
-              {add}
-            </WordButton>
-          ))}
-        </Sentence>
-      )}
-    </>
-  );
+  return EFFECT_LABELS.filter(({ kind }) => finish[kind] !== null).map(({ kind, name, Panel }) => (
+    <Sentence key={kind}>
+      <Panel part={part} finish={finish} palette={palette} />
+      <WordButton onClick={() => edit(setFinish(part, kind, null, `remove the ${name}`))}>no {name}</WordButton>
+    </Sentence>
+  ));
+}
+
+/** What else may lie there. */
+export function EffectOffers({ part, finish }: Pick<EffectsProps, "part" | "finish">) {
+  const { edit } = useEditing();
+  return EFFECT_LABELS.filter(({ kind }) => finish[kind] === null).map(({ kind, add }) => (
+    <WordButton key={kind} onClick={() => edit(setFinish(part, kind, EFFECT[kind].field.complete({}), `add ${add}`))}>
+      {add}
+    </WordButton>
+  ));
 }

@@ -13,10 +13,12 @@ import { together } from "@/store/atHand";
 import { setFinish, setLine } from "@/store/edits/finish";
 import { addColor } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
+import { Offers } from "@/ui/offers";
 import { Sentence } from "@/ui/sentence";
+import { Folded } from "../../fields/folded";
 import { TableNumber } from "../../fields/tableNumber";
 import { WordButton } from "../../fields/wordButton";
-import { EffectPanel } from "./effectsPanel";
+import { EffectOffers, EffectSentences } from "./effectsPanel";
 import { FillPanel } from "./fillPanel";
 import { LineManner, WidthPanel } from "./linePanels";
 
@@ -92,26 +94,29 @@ export const FinishSection = memo(function FinishSection({ part: id, finish, rul
           </>
         )}
       </Sentence>
-      <Sentence>
-        Each copy{" "}
-        <TableNumber
-          label="opacity"
-          stored={finish.opacity}
-          field={FINISH.fields.opacity}
-          onSet={(opacity, change, gesture) =>
-            edit(setFinish(id, "opacity", opacity ?? 1, change, gestureOf("opacity", gesture)))
-          }
-        />{" "}
-        opaque, all laid over by{" "}
-        <Choice
-          label="blend"
-          value={finish.blend}
-          choices={asChoices(FINISH.fields.blend.choices)}
-          onChange={(blend) => edit(setFinish(id, "blend", blend, `blend by ${blend}`))}
-        />
-        .
-      </Sentence>
-      <EffectPanel part={id} finish={finish} palette={palette} />
+      <EffectSentences part={id} finish={finish} palette={palette} />
+      <Offers>
+        <Folded about="opacity and blending" said={finish.opacity !== 1 || finish.blend !== "normal"}>
+          Each copy{" "}
+          <TableNumber
+            label="opacity"
+            stored={finish.opacity}
+            field={FINISH.fields.opacity}
+            onSet={(opacity, change, gesture) =>
+              edit(setFinish(id, "opacity", opacity ?? 1, change, gestureOf("opacity", gesture)))
+            }
+          />{" "}
+          opaque, all laid over by{" "}
+          <Choice
+            label="blend"
+            value={finish.blend}
+            choices={asChoices(FINISH.fields.blend.choices)}
+            onChange={(blend) => edit(setFinish(id, "blend", blend, `blend by ${blend}`))}
+          />
+          .
+        </Folded>
+        <EffectOffers part={id} finish={finish} />
+      </Offers>
     </section>
   );
 });

@@ -3,9 +3,11 @@ import { Plus, Trash2 } from "lucide-react";
 import { GUIDE, type Guide } from "@twin-petal/core";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { addGuide, removeGuide } from "@/store/edits/guides";
-import { Button, IconButton } from "@/ui/button";
+import { IconButton } from "@/ui/button";
 import { Menu, MenuItem } from "@/ui/menu";
+import { SectionHead } from "@/ui/sectionHead";
 import { Sentence } from "@/ui/sentence";
+import { WordButton } from "../../fields/wordButton";
 import { GUIDE_LABELS, labelsOfGuide } from "./list";
 
 /** Lines and figures to draw by. */
@@ -14,7 +16,21 @@ export const GuidesSection = memo(function GuidesSection() {
   const { edit } = useEditing();
   return (
     <section aria-label="Guides">
-      <h2 className="text-[15px] font-bold text-quiet">Guides</h2>
+      <SectionHead words="Guides">
+        <Menu
+          trigger={
+            <WordButton>
+              <Plus size={13} className="-mt-0.5 inline" /> Lay a guide
+            </WordButton>
+          }
+        >
+          {GUIDE_LABELS.map(({ kind, name }) => (
+            <MenuItem key={kind} onSelect={() => edit(addGuide(GUIDE[kind].first, `lay ${name}`))}>
+              {name}
+            </MenuItem>
+          ))}
+        </Menu>
+      </SectionHead>
       <ul>
         {guides.map((guide, index) => (
           <li key={index} className="flex items-start gap-1">
@@ -29,19 +45,6 @@ export const GuidesSection = memo(function GuidesSection() {
           </li>
         ))}
       </ul>
-      <Menu
-        trigger={
-          <Button className="mt-1">
-            <Plus size={16} /> Lay a guide
-          </Button>
-        }
-      >
-        {GUIDE_LABELS.map(({ kind, name }) => (
-          <MenuItem key={kind} onSelect={() => edit(addGuide(GUIDE[kind].first, `lay ${name}`))}>
-            {name}
-          </MenuItem>
-        ))}
-      </Menu>
     </section>
   );
 });

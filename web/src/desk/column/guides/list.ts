@@ -1,5 +1,6 @@
 import type { Guide } from "@twin-petal/core";
 import type { GuideLabels } from "./definition";
+import { dimensionLabels } from "./dimension";
 import { levelLabels } from "./level";
 import { polygonLabels } from "./polygon";
 import { slantedLabels } from "./slanted";
@@ -13,6 +14,7 @@ export const GUIDE_LABELS: readonly GuideLabels[] = [
   slantedLabels,
   starLabels,
   polygonLabels,
+  dimensionLabels,
 ];
 
 /** The words of a guide. */

@@ -4,8 +4,10 @@ import { rehearsed, useDesk, useDeskStore, useEditing } from "@/store/deskStore"
 import { limitBy, setJoin } from "@/store/edits/join";
 import { Choice } from "@/ui/choice";
 import { Menu, MenuPictures } from "@/ui/menu";
+import { Offers } from "@/ui/offers";
 import { OpeningWord } from "@/ui/openingWord";
 import { Sentence } from "@/ui/sentence";
+import { Folded } from "../../fields/folded";
 import { PartNames } from "../../fields/partNames";
 import { WordButton } from "../../fields/wordButton";
 import { PictureItem, PICTURE_SIZE } from "../../live/pictureItem";
@@ -26,7 +28,6 @@ export const JoinSection = memo(function JoinSection({ part, join }: { part: str
       <Sentence>
         The copies are <ModeChoice part={part} mode={join.mode} />
         {Panel && <Panel part={part} join={join} />}.{takesOthers && <Others part={part} join={join} />}
-        <Limits part={part} join={join} />
         {(hasWedge || join.trimToWedge) && (
           <>
             {" "}
@@ -51,10 +52,12 @@ export const JoinSection = memo(function JoinSection({ part, join }: { part: str
             .
           </>
         )}
+      </Sentence>
+      <Offers>
+        <Limits part={part} join={join} />
         {takesOffset && <OffsetPanel part={part} offset={join.offset} />}
         {takesDoubled && (
-          <>
-            {" "}
+          <Folded about="doubled lines" said={join.dropDoubled}>
             Lines that lie on each other are{" "}
             <Choice
               label="doubled lines"
@@ -74,9 +77,9 @@ export const JoinSection = memo(function JoinSection({ part, join }: { part: str
               }
             />
             .
-          </>
+          </Folded>
         )}
-      </Sentence>
+      </Offers>
     </section>
   );
 });
@@ -133,7 +136,7 @@ function Others({ part, join }: { part: string; join: Join }) {
   );
 }
 
-/** The parts that cut this one, and what it is kept inside. */
+/** What the copies are kept inside, and what cuts them. */
 function Limits({ part, join }: { part: string; join: Join }) {
   const { edit } = useEditing();
   const parts = useDesk((state) => state.history.design.parts);
@@ -145,33 +148,42 @@ function Limits({ part, join }: { part: string; join: Join }) {
   ];
   return (
     <>
-      {" "}
-      They are kept{" "}
-      <Choice
-        label="kept"
-        value={join.inside ?? ""}
-        choices={keepers}
-        onChange={(next) => {
-          const inside = next === "" ? null : next;
-          const label =
-            next === "" ? "keep it anywhere" : `keep it ${keepers.find(({ value }) => value === next)?.words}`;
-          edit(
-            inside === null || inside === SHEET
-              ? setJoin(part, { inside }, label)
-              : limitBy(part, inside, { inside }, label),
-          );
-        }}
-      />
-      {join.cutBy.length > 0 && " and cut by "}
-      <PartNames
-        part={part}
-        chosen={join.cutBy}
-        trigger={<WordButton>cut by a part …</WordButton>}
-        leaveWords={(name) => `No longer cut by ${name}`}
-        onLeave={(cutBy, name) => edit(setJoin(part, { cutBy }, `no longer cut by ${name}`))}
-        onAdd={(id, name) => edit(limitBy(part, id, { cutBy: [...join.cutBy, id] }, `cut by “${name}”`))}
-      />
-      .
+      <Folded about="keep them inside" said={join.inside !== null}>
+        They are kept{" "}
+        <Choice
+          label="kept"
+          value={join.inside ?? ""}
+          choices={keepers}
+          onChange={(next) => {
+            const inside = next === "" ? null : next;
+            const label =
+              next === "" ? "keep it anywhere" : `keep it ${keepers.find(({ value }) => value === next)?.words}`;
+            edit(
+              inside === null || inside === SHEET
+                ? setJoin(part, { inside }, label)
+                : limitBy(part, inside, { inside }, label),
+            );
+          }}
+        />
+        .
+      </Folded>
+      <Cutters part={part} join={join} />
     </>
   );
+}
+
+/** The parts that cut this one. */
+function Cutters({ part, join }: { part: string; join: Join }) {
+  const { edit } = useEditing();
+  const names = (
+    <PartNames
+      part={part}
+      chosen={join.cutBy}
+      trigger={<WordButton>cut by a part …</WordButton>}
+      leaveWords={(name) => `No longer cut by ${name}`}
+      onLeave={(cutBy, name) => edit(setJoin(part, { cutBy }, `no longer cut by ${name}`))}
+      onAdd={(id, name) => edit(limitBy(part, id, { cutBy: [...join.cutBy, id] }, `cut by “${name}”`))}
+    />
+  );
+  return join.cutBy.length > 0 ? <span>They are cut by {names}.</span> : names;
 }

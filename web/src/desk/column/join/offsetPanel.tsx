@@ -26,8 +26,7 @@ export function OffsetPanel({ part, offset }: { part: string; offset: OffsetValu
   const set = (change: Partial<OffsetValue>, label: string, gesture?: string) =>
     edit(setJoin(part, { offset: { ...offset, ...change } }, label, gesture));
   return (
-    <>
-      {" "}
+    <span>
       Beside the outline{" "}
       <TableNumber
         label="outlines beside"
@@ -62,6 +61,6 @@ export function OffsetPanel({ part, offset }: { part: string; offset: OffsetValu
         }
       />
       <WordButton onClick={() => edit(setJoin(part, { offset: null }, "no outlines beside it"))}>none</WordButton>.
-    </>
+    </span>
   );
 }

@@ -11,7 +11,7 @@ import {
   type PlaceValue,
   type StandsBy,
 } from "@twin-petal/core";
-import { memo, useState } from "react";
+import { memo } from "react";
 import { toast } from "sonner";
 import { useDesign, useDesk, useEditing } from "@/store/deskStore";
 import { bakeMotif } from "@/store/edits/drawn";
@@ -19,8 +19,10 @@ import { addNested, combineWith, takeApart } from "@/store/edits/nested";
 import { partEdit, standBy } from "@/store/edits/parts";
 import { setField } from "@/store/edits/rules";
 import { Choice } from "@/ui/choice";
+import { Offers } from "@/ui/offers";
 import { OpeningWord } from "@/ui/openingWord";
 import { Sentence } from "@/ui/sentence";
+import { Folded } from "../../fields/folded";
 import { FieldsProvider } from "../../fields/fieldsContext";
 import { WordButton } from "../../fields/wordButton";
 import { MOTIF_SENTENCES } from "../../sentences/motifSentences";
@@ -59,16 +61,21 @@ export const MotifSection = memo(function MotifSection({ part, motif, cutouts }:
             }
           />{" "}
           {Words && <Words />}
-          {motif.kind === "compound" && <CombinedPanel part={part} motif={motif} />}
+          {motif.kind === "compound" && <CombinedPanel part={part} motif={motif} />}{" "}
+          {!Panel && <MotifStand part={part} />}
         </Sentence>
         {Panel && <Panel />}
       </FieldsProvider>
       <Cutouts part={part} cutouts={cutouts} />
-      <Sentence>
-        <MotifStand part={part} />
+      {Panel && (
+        <Sentence>
+          <MotifStand part={part} />
+        </Sentence>
+      )}
+      <Offers>
         <MotifPlace part={part} at={motif.at} />
         <MotifActions part={part} motif={motif} cut={cutouts.length > 0} />
-      </Sentence>
+      </Offers>
       {fileChooser}
     </section>
   );
@@ -192,9 +199,7 @@ function MotifStand({ part }: { part: string }) {
 
 /** Where the motif is set before any rule; folded while it stands as it comes. */
 function MotifPlace({ part, at }: { part: string; at: Motif["at"] }) {
-  const [open, setOpen] = useState(false);
   const { edit } = useEditing();
-  if (!open && !at) return <WordButton onClick={() => setOpen(true)}>move, turn or size it …</WordButton>;
   const set = (key: keyof PlaceValue, value: NumberValue | undefined, change: string, gesture?: string) =>
     edit(
       partEdit(
@@ -211,8 +216,8 @@ function MotifPlace({ part, at }: { part: string; at: Motif["at"] }) {
       ),
     );
   return (
-    <>
+    <Folded about="move, turn or size it" said={at !== undefined}>
       Set <PlaceNumbers place={at ?? {}} label="motif" onSet={set} />.
-    </>
+    </Folded>
   );
 }

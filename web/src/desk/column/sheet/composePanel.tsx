@@ -1,12 +1,11 @@
 import { isEmpty } from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
 import { addAccents, addCentrePiece, spreadParts } from "@/store/edits/compose";
-import { Sentence } from "@/ui/sentence";
 import { WordButton } from "../../fields/wordButton";
 import { usePicture } from "../../stage/pictureContext";
 
 /** Composing the sheet: a centre piece, scattered accents, parts spread evenly. */
-export function ComposePanel() {
+export function ComposeOffers() {
   const { edit, choose, now } = useEditing();
   const { report, painter } = usePicture();
   const { parts } = useDesign();
@@ -24,17 +23,15 @@ export function ComposePanel() {
     if (report) edit(spreadParts(placed, way, report.sheet));
   };
   return (
-    <Sentence>
-      Add
+    <>
       <WordButton onClick={() => add(addCentrePiece(now()))}>a centre piece</WordButton>
       <WordButton onClick={() => add(addAccents(now()))}>scattered accents</WordButton>
       {movable.length > 2 && (
         <>
-          or spread the parts evenly
-          <WordButton onClick={() => void spread("across")}>across</WordButton>
-          <WordButton onClick={() => void spread("down")}>down</WordButton>
+          <WordButton onClick={() => void spread("across")}>spread the parts across</WordButton>
+          <WordButton onClick={() => void spread("down")}>spread them down</WordButton>
         </>
       )}
-    </Sentence>
+    </>
   );
 }

@@ -12,7 +12,6 @@ import {
 import { useDesk, useEditing } from "@/store/deskStore";
 import { addColors, removeColor, renameColor, setColor } from "@/store/edits/sheet";
 import { Menu, MenuHeading, MenuItem } from "@/ui/menu";
-import { Sentence } from "@/ui/sentence";
 import { Swatch } from "@/ui/swatch";
 import { WordButton } from "../../fields/wordButton";
 import { usePicture } from "../../stage/pictureContext";
@@ -22,8 +21,21 @@ const FROM_PICTURE = 6;
 const IN_RAMP = 3;
 const SHADES = 5;
 
-/** The design's colours: named, changed in one place, made from a picture or as ramps, their contrast told. */
-export function PalettePanel() {
+/** The design's colours: named, changed in one place, their contrast told. */
+export function Palette() {
+  const palette = useDesk((state) => state.history.design.palette);
+  if (palette.length === 0) return null;
+  return (
+    <ul aria-label="Palette" className="my-1 flex flex-col gap-0.5">
+      {palette.map((entry) => (
+        <PaletteRow key={entry.name} entry={entry} />
+      ))}
+    </ul>
+  );
+}
+
+/** More colours: one, some from a picture, or ramps between those there are. */
+export function PaletteOffers() {
   const { edit, now } = useEditing();
   const { assistant } = usePicture();
   const palette = useDesk((state) => state.history.design.palette);
@@ -37,19 +49,9 @@ export function PalettePanel() {
   };
   return (
     <>
-      {palette.length > 0 && (
-        <ul aria-label="Palette" className="mt-1 flex flex-col gap-0.5">
-          {palette.map((entry) => (
-            <PaletteRow key={entry.name} entry={entry} />
-          ))}
-        </ul>
-      )}
-      <Sentence>
-        Colours:
-        <WordButton onClick={() => edit(addColors(now(), ["#1E6F5C"], "colour"))}>another colour</WordButton>
-        <WordButton onClick={() => chooser.current?.click()}>from a picture …</WordButton>
-        {palette.length > 0 && <RampMenu palette={palette} />}
-      </Sentence>
+      <WordButton onClick={() => edit(addColors(now(), ["#1E6F5C"], "colour"))}>another colour</WordButton>
+      <WordButton onClick={() => chooser.current?.click()}>colours from a picture …</WordButton>
+      {palette.length > 0 && <RampMenu palette={palette} />}
       <input
         ref={chooser}
         type="file"

@@ -4,28 +4,23 @@ import { together } from "@/store/atHand";
 import { useDesk, useEditing } from "@/store/deskStore";
 import { addColor, setSheet } from "@/store/edits/sheet";
 import { Choice } from "@/ui/choice";
+import { Offers } from "@/ui/offers";
+import { SectionHead } from "@/ui/sectionHead";
 import { Sentence } from "@/ui/sentence";
 import { TableNumber } from "../../fields/tableNumber";
 import { WordButton } from "../../fields/wordButton";
 import { GrainWords } from "../finish/effects/grainWords";
 import { FACE_KINDS } from "../finish/fills/list";
 import { FillPanel } from "../finish/fillPanel";
-import { ComposePanel } from "./composePanel";
-import { PalettePanel } from "./palettePanel";
+import { ComposeOffers } from "./composePanel";
+import { Palette, PaletteOffers } from "./palettePanel";
 import { SizePanel } from "./sizePanel";
 
-/** The grain of the ground, folded while there is none. */
-function GroundGrain({ grain }: { grain: Sheet["grain"] }) {
+/** The grain of the ground. */
+function GroundGrain({ grain }: { grain: NonNullable<Sheet["grain"]> }) {
   const { edit } = useEditing();
-  if (grain === null)
-    return (
-      <WordButton onClick={() => edit(setSheet("grain", EFFECT.grain.field.complete({}), "give the ground grain"))}>
-        with grain
-      </WordButton>
-    );
   return (
-    <>
-      .{" "}
+    <Sentence>
       <GrainWords
         values={grain}
         name="grain of the ground"
@@ -34,7 +29,7 @@ function GroundGrain({ grain }: { grain: Sheet["grain"] }) {
         }
       />
       .<WordButton onClick={() => edit(setSheet("grain", null, "take the ground’s grain away"))}>no grain</WordButton>
-    </>
+    </Sentence>
   );
 }
 
@@ -55,7 +50,7 @@ export const SheetSection = memo(function SheetSection() {
   );
   return (
     <section aria-label="Sheet">
-      <h2 className="text-[15px] font-bold text-quiet">Sheet and colours</h2>
+      <SectionHead words="Sheet and colours" />
       <Sentence>
         A sheet of {side("width")} × {side("height")}{" "}
         <Choice
@@ -64,7 +59,6 @@ export const SheetSection = memo(function SheetSection() {
           choices={UNITS.map((unit) => ({ value: unit, words: unit }))}
           onChange={(unit) => isUnit(unit) && edit(setSheet("unit", unit, `show ${unit}`))}
         />{" "}
-        <SizePanel />
         with a margin of {side("margin")},{" "}
         {sheet.ground === null ? (
           <>
@@ -92,13 +86,24 @@ export const SheetSection = memo(function SheetSection() {
                 edit(together(named.edit.label, [named.edit, use]));
               }}
             />
-            <WordButton onClick={() => edit(setSheet("ground", null, "remove the ground"))}>no ground</WordButton>
-            <GroundGrain grain={sheet.grain} />
           </>
         )}
       </Sentence>
-      <ComposePanel />
-      <PalettePanel />
+      {sheet.ground !== null && sheet.grain !== null && <GroundGrain grain={sheet.grain} />}
+      <Palette />
+      <Offers>
+        <SizePanel />
+        {sheet.ground !== null && (
+          <WordButton onClick={() => edit(setSheet("ground", null, "remove the ground"))}>no ground</WordButton>
+        )}
+        {sheet.ground !== null && sheet.grain === null && (
+          <WordButton onClick={() => edit(setSheet("grain", EFFECT.grain.field.complete({}), "give the ground grain"))}>
+            grain on the ground
+          </WordButton>
+        )}
+        <ComposeOffers />
+        <PaletteOffers />
+      </Offers>
     </section>
   );
 });

@@ -23,17 +23,7 @@ const ROLES = [
 
 /** How a part is given height, in sentences. */
 export const SolidSection = memo(function SolidSection({ part, solid }: { part: string; solid: SolidValue | null }) {
-  const { edit } = useEditing();
-  if (!solid) {
-    return (
-      <section aria-label="Solid">
-        <Sentence>
-          It lies flat.
-          <WordButton onClick={() => edit(setSolid(part, FIRST_SOLID, "make it solid"))}>make it solid …</WordButton>
-        </Sentence>
-      </section>
-    );
-  }
+  if (!solid) return null;
   return (
     <section aria-label="Solid">
       <FormSentence part={part} solid={solid} />
@@ -49,6 +39,17 @@ export const SolidSection = memo(function SolidSection({ part, solid }: { part: 
     </section>
   );
 });
+
+/** Of a part that lies flat: to give it height. */
+export function SolidOffer({ part, solid }: { part: string; solid: SolidValue | null }) {
+  const { edit } = useEditing();
+  if (solid) return null;
+  return (
+    <WordButton title="It lies flat" onClick={() => edit(setSolid(part, FIRST_SOLID, "make it solid"))}>
+      make it solid …
+    </WordButton>
+  );
+}
 
 function isTurned({ x, y, z }: SolidValue["tilt"]): boolean {
   return [x, y, z].some((angle) => angle !== 0);

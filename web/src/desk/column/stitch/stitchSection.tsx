@@ -37,29 +37,16 @@ interface StitchSectionProps {
 /** How a part is sewn, in sentences. */
 export const StitchSection = memo(function StitchSection({ part, named = false }: StitchSectionProps) {
   const { edit } = useEditing();
-  const store = useDeskStore();
   const { id, stitch } = part;
   const value = stitchValueOf(part);
   const before = named ? `${part.name} ` : "";
+  if (stitch === null && !named) return null;
   return (
     <section aria-label={named ? `Stitches of ${part.name}` : "Stitches"}>
       {value === NOT_SEWN ? (
         <Sentence>
           <b>{named ? part.name : "Thread"}</b> is left out.
           <WordButton onClick={() => edit(setStitch(id, null, "sew it as it is painted"))}>sew it</WordButton>
-        </Sentence>
-      ) : stitch === null && !named ? (
-        <Sentence>
-          <b>In thread</b> it is sewn as it is painted.
-          <WordButton
-            onClick={() => {
-              edit(changeStitch(id, {}, "sew it otherwise"));
-              // What is said of thread is seen in thread, neighbours and all.
-              store.getState().setHand({ thread: true, solid: false });
-            }}
-          >
-            sew it otherwise …
-          </WordButton>
         </Sentence>
       ) : (
         <>
@@ -71,6 +58,25 @@ export const StitchSection = memo(function StitchSection({ part, named = false }
     </section>
   );
 });
+
+/** Of a part that is sewn as it is painted: to sew it otherwise. */
+export function SewOffer({ part: { id, stitch } }: { part: Sewn }) {
+  const { edit } = useEditing();
+  const store = useDeskStore();
+  if (stitch !== null) return null;
+  return (
+    <WordButton
+      title="In thread it is sewn as it is painted"
+      onClick={() => {
+        edit(changeStitch(id, {}, "sew it otherwise"));
+        // What is said of thread is seen in thread, neighbours and all.
+        store.getState().setHand({ thread: true, solid: false });
+      }}
+    >
+      sew it otherwise …
+    </WordButton>
+  );
+}
 
 interface WordsProps {
   readonly id: string;

@@ -19,6 +19,7 @@ import { useDrag } from "@/ui/useDrag";
 import { useLengthReadout } from "../useLengthReadout";
 import { moveReadout } from "../nodes/nodeLayer";
 import { useDrawn } from "../nodes/useDrawn";
+import { Cross } from "../cross";
 import { PointerPanel } from "../pointerPanel";
 import type { SnapPoint } from "../snap/snap";
 import { useSnap } from "../snap/useSnap";
@@ -198,15 +199,5 @@ function RunLines({ run, ahead }: { run: DrawnPath; ahead: string }) {
         </g>
       ))}
     </>
-  );
-}
-
-/** Where the keys will place the next point. */
-function Cross({ at: { x, y } }: { at: Point }) {
-  return (
-    <g transform={`translate(${x} ${y})`} strokeLinecap="round">
-      <path d="M-9 0H9M0-9V9" stroke="#FFFFFF" strokeWidth={4} />
-      <path d="M-9 0H9M0-9V9" stroke="#2B2140" strokeWidth={1.5} />
-    </g>
   );
 }

@@ -1,10 +1,14 @@
-import { distance, type Point } from "@twin-petal/core";
+import { distance, type AnchorValue, type Point } from "@twin-petal/core";
 
 /** A point the hand is drawn to. */
 export interface SnapPoint {
   readonly at: Point;
   readonly words: string;
+  /** What a measure can hold on to there. */
+  readonly anchor?: SnapAnchor;
 }
+
+type SnapAnchor = Pick<AnchorValue, "part" | "copy" | "place" | "index">;
 
 /** A line the hand is drawn to: through a point, along a unit vector; of limited length when it is an edge. */
 export interface SnapLine {
@@ -26,6 +30,8 @@ export interface SnapTargets {
 export interface Snapped {
   readonly point: Point;
   readonly words: string | null;
+  /** What a measure can hold on to there. */
+  readonly anchor?: SnapAnchor;
 }
 
 /** The grid draws less strongly than anything drawn. */
@@ -37,7 +43,7 @@ const GRID_SHARE = 0.4;
  */
 export function snap(point: Point, { points, lines, grid }: SnapTargets, within: number): Snapped {
   const onPoint = nearest(points, ({ at }) => distance(at, point), within);
-  if (onPoint) return { point: onPoint.at, words: onPoint.words };
+  if (onPoint) return { point: onPoint.at, words: onPoint.words, ...(onPoint.anchor && { anchor: onPoint.anchor }) };
   const near = lines
     .map((line) => ({ line, foot: footOn(line, point) }))
     .filter(({ foot }) => foot !== null && distance(foot, point) <= within);

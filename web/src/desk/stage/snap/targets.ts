@@ -55,6 +55,7 @@ export function guideTargets(guides: readonly GuideShape[]): SnapTargets {
 
 function targetsOfGuide(guide: GuideShape): SnapTargets {
   if ("corners" in guide) return figure(guide.corners, guide.name);
+  if ("from" in guide) return { points: [], lines: [] };
   return { points: [], lines: [lineAt(guide.through, guide.angle, "guide")] };
 }
 
@@ -109,7 +110,11 @@ const KIND_WORDS: Readonly<Record<PlaceKind, string>> = {
 export function partTargets({ places, sides }: PartsPlaces): SnapTargets {
   const named = (parts: readonly string[]) => parts.map((name) => `“${name}”`).join(" and ");
   return {
-    points: places.map(({ at, kind, parts }) => ({ at, words: `${KIND_WORDS[kind]} ${named(parts)}` })),
+    points: places.map(({ at, kind, parts, anchor }) => ({
+      at,
+      words: `${KIND_WORDS[kind]} ${named(parts)}`,
+      ...(anchor && { anchor }),
+    })),
     lines: sides.map(({ from, to, part }) => edge(from, to, `side of ${named([part])}`)),
   };
 }
@@ -117,7 +122,7 @@ export function partTargets({ places, sides }: PartsPlaces): SnapTargets {
 /** Targets in another space. */
 export function carriedTargets({ points, lines }: SnapTargets, by: Matrix): SnapTargets {
   return {
-    points: points.map(({ at, words }) => ({ at: apply(by, at), words })),
+    points: points.map((point) => ({ ...point, at: apply(by, point.at) })),
     lines: lines.map(({ through, along, reach, words }) => {
       const at = (t: number) => apply(by, { x: through.x + along.x * t, y: through.y + along.y * t });
       return reach ? edge(at(reach[0]), at(reach[1]), words) : carriedLine(at(0), at(1), words);

@@ -1,7 +1,9 @@
 import { describe, expect, test } from "@jest/globals";
-import { gapsOf } from "../src";
+import fc from "fast-check";
+import { gapsOf, type Path, type Point } from "../src";
+import { flattenPath } from "../src/geometry/flatten";
 import { partDesign } from "./testDesign";
-import { partOf } from "./scenes";
+import { outlinesOf, partOf } from "./scenes";
 
 const gapsIn = (motif: object, rules: readonly object[]) => gapsOf(partOf(partDesign(motif, rules)).geometry);
 const row = (move: number, count = 3) => [{ kind: "step", count, move: { x: move, y: 0 }, pivot: { x: 0, y: 0 } }];
@@ -49,5 +51,55 @@ describe("gaps between copies", () => {
     expect(many.gap).toHaveLength(90);
     expect(many.copies).toBe(400);
     expect(many.gap[77]).toBeCloseTo(2, 6);
+  });
+});
+
+describe("the nearest of many", () => {
+  /** How far a point is from a chord. */
+  const fromChord = ({ x, y }: Point, a: Point, b: Point) => {
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const share = Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / (dx * dx + dy * dy || 1)));
+    return Math.hypot(a.x + dx * share - x, a.y + dy * share - y);
+  };
+  const least = (from: readonly Point[], to: readonly Point[]) =>
+    Math.min(...from.map((point) => Math.min(...to.slice(1).map((b, k) => fromChord(point, to[k] ?? b, b)))));
+
+  test("is found among all, whatever stands between, for copies of any sizes", () => {
+    const rule = fc.oneof(
+      fc.record({
+        kind: fc.constant("spiral"),
+        form: fc.constantFrom("even", "sunflower"),
+        count: fc.integer({ min: 2, max: 40 }),
+        turns: fc.integer({ min: 1, max: 5 }),
+        inner: fc.integer({ min: 15, max: 40 }),
+      }),
+      fc.record({
+        kind: fc.constant("step"),
+        count: fc.integer({ min: 2, max: 25 }),
+        turn: fc.integer({ min: -50, max: 50 }),
+        scale: fc.double({ min: 0.8, max: 1.1, noNaN: true }),
+        move: fc.record({ x: fc.integer({ min: 9, max: 30 }), y: fc.integer({ min: -9, max: 9 }) }),
+      }),
+      fc.record({ kind: fc.constant("scatter"), count: fc.constant(25), gap: fc.constant(14), seed: fc.nat(99) }),
+    );
+    fc.assert(
+      fc.property(rule, (own) => {
+        const part = partOf(partDesign({ kind: "petal", length: 5, width: 2 }, [own]));
+        const { gap, nearest } = gapsOf(part.geometry);
+        const points = outlinesOf(part).map((path: Path) => flattenPath(path, 0.005).flat());
+        points.forEach((one, copy) => {
+          const apart = points.map((other, k) =>
+            k === copy ? Infinity : Math.min(least(one, other), least(other, one)),
+          );
+          const measured = gap[copy] ?? 0;
+          // How deep those that overlap do is told otherwise.
+          if (measured <= 0) return;
+          const size = Math.max(...one.map(({ x }) => x)) - Math.min(...one.map(({ x }) => x)) + 5;
+          expect(Math.abs(measured - Math.min(...apart))).toBeLessThan(0.02 * size);
+          expect(apart[nearest[copy] ?? -1]).toBeLessThan(Math.min(...apart) + 0.02 * size);
+        });
+      }),
+      { numRuns: 12 },
+    );
   });
 });

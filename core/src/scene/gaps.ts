@@ -1,10 +1,16 @@
-import { distanceToChord } from "../geometry/chordDistance";
-import { boxOfPoints, type Box } from "../geometry/box";
+import { at } from "../geometry/at";
+import type { Box } from "../geometry/box";
 import { flattenPath } from "../geometry/flatten";
+import {
+  areCrossing,
+  boxGap,
+  flatOutline,
+  leastBetween,
+  type FlatOutline,
+  type FlatRun,
+} from "../geometry/flatOutline";
 import { apply, sizeOf, type Matrix } from "../geometry/matrix";
 import type { Path } from "../geometry/path";
-import type { Point } from "../geometry/point";
-import { windingOf, type Chord } from "../geometry/winding";
 import { toDegrees } from "../geometry/angle";
 import { matrixAt } from "../rules/placements";
 import type { PartGeometry } from "./scene";
@@ -23,28 +29,27 @@ export interface GapReport {
   readonly copies: number;
 }
 
-const MOST_MEASURED = 2_000;
-/** Outlines are flattened to this share of their size. */
+const MOST_MEASURED = 50_000;
+/** Outlines are flattened to this share of their size; where there are very many, less finely. */
 const FINENESS = 1 / 400;
+const COARSE = 1 / 60;
+const MANY = 4_000;
 
-/** True distances between the first copies of a part, two thousand at most. */
+/** True distances between the first copies of a part, fifty thousand at most. */
 export function gapsOf(
   { copies: { placements, shapes } }: Pick<PartGeometry, "copies">,
   most = MOST_MEASURED,
 ): GapReport {
   const count = Math.min(placements.count, most);
-  const flat = shapes.map(({ path }) => flattened(path));
+  const fineness = count > MANY ? COARSE : FINENESS;
+  const flat = shapes.map(({ path }) => flattened(path, fineness));
   const outlines = Array.from({ length: count }, (_, copy) =>
     outlineAt(flat[placements.shapeOf?.[copy] ?? 0] ?? [], matrixAt(placements.matrices, copy)),
   );
-  const gap = new Float64Array(count);
-  const nearest = new Int32Array(count).fill(-1);
+  const { gap, nearest } = nearestOf(outlines);
   const size = new Float64Array(count);
   const turn = new Float64Array(count);
   for (let copy = 0; copy < count; copy++) {
-    const found = nearestTo(copy, outlines);
-    gap[copy] = found.gap;
-    nearest[copy] = found.copy;
     const matrix = matrixAt(placements.matrices, copy);
     size[copy] = sizeOf(matrix);
     turn[copy] = toDegrees(Math.atan2(matrix[1], matrix[0]));
@@ -52,100 +57,68 @@ export function gapsOf(
   return { gap, nearest, size, turn, copies: placements.count };
 }
 
-interface Run {
-  readonly points: readonly Point[];
-  readonly closed: boolean;
-}
-
-/** An outline as it stands on the sheet, flattened; chords of closed runs bound an area. */
-interface Outline extends Box {
-  readonly points: readonly Point[];
-  readonly chords: readonly Chord[];
-  readonly bounds: readonly Chord[];
-}
-
-function flattened(path: Path): Run[] {
+function flattened(path: Path, fineness: number): FlatRun[] {
   const all = path.flatMap(({ coordinates }) => coordinates.map(Math.abs));
-  const tolerance = Math.max(1e-4, all.reduce((most, entry) => Math.max(most, entry), 0) * FINENESS);
+  const tolerance = Math.max(1e-4, all.reduce((most, entry) => Math.max(most, entry), 0) * fineness);
   return flattenPath(path, tolerance).map((points, run) => ({ points, closed: path[run]?.closed ?? false }));
 }
 
-function outlineAt(runs: readonly Run[], matrix: Matrix): Outline {
-  const placed = runs.map(({ points, closed }) => ({ closed, points: points.map((point) => apply(matrix, point)) }));
-  const points = placed.flatMap((run) => run.points);
-  const bounds = placed.filter(({ closed }) => closed).flatMap(chordsOf);
-  return { points, chords: placed.flatMap(chordsOf), bounds, ...boxOfPoints(points) };
+function outlineAt(runs: readonly FlatRun[], matrix: Matrix): FlatOutline {
+  return flatOutline(
+    runs.map(({ points, closed }) => ({ closed, points: points.map((point) => apply(matrix, point)) })),
+  );
 }
 
-function chordsOf({ points, closed }: Run): Chord[] {
-  const last = points.length - (closed ? 0 : 1);
-  return points.slice(0, Math.max(0, last)).map((from, k) => [from, points[(k + 1) % points.length] ?? from]);
-}
-
-/** How far the boxes of two outlines are apart; 0 where they overlap. */
-function boxGap(a: Outline, b: Outline): number {
-  const across = Math.max(0, a.left - b.right, b.left - a.right);
-  const down = Math.max(0, a.top - b.bottom, b.top - a.bottom);
-  return Math.hypot(across, down);
-}
-
-/** The nearest other copy: the one whose box is nearest is measured first, then only those whose boxes are nearer still. */
-function nearestTo(copy: number, outlines: readonly Outline[]): { gap: number; copy: number } {
-  const own = outlines[copy];
-  if (!own || own.points.length === 0) return { gap: 0, copy: -1 };
-  const apart = outlines.map((other, index) => (index === copy ? Infinity : boxGap(own, other)));
-  let first = -1;
-  apart.forEach((gap, index) => {
-    if (gap < (apart[first] ?? Infinity)) first = index;
-  });
-  let best = { gap: Infinity, copy: -1 };
-  const measure = (index: number) => {
-    const other = outlines[index];
-    const gap = other ? gapBetween(own, other) : Infinity;
-    if (gap < best.gap) best = { gap, copy: index };
+/**
+ * For each outline the nearest other and how far it is. They are looked through from the left to the right, to either side
+ * as far as one could still be nearer: no outline is nearer than its box.
+ */
+function nearestOf(outlines: readonly FlatOutline[]): Pick<GapReport, "gap" | "nearest"> {
+  const gap = new Float64Array(outlines.length).fill(Infinity);
+  const nearest = new Int32Array(outlines.length).fill(-1);
+  const isSome = ({ points }: FlatOutline) => points.length > 0;
+  const order = [...outlines.keys()].filter((copy) => isSome(at(outlines, copy)));
+  order.sort((a, b) => at(outlines, a).box.left - at(outlines, b).box.left);
+  const widest = order.reduce((most, copy) => Math.max(most, widthOf(at(outlines, copy))), 0);
+  const meet = (one: number, other: number) => {
+    const [a, b] = [at(outlines, one), at(outlines, other)];
+    const most = gap[one] ?? 0;
+    if (boxGap(a.box, b.box) > Math.max(0, most)) return;
+    const found = gapBetween(a, b, most);
+    // No less than it was asked for says nothing of the other one.
+    if (found >= most) return;
+    for (const [own, next] of [
+      [one, other],
+      [other, one],
+    ] as const) {
+      if (found >= (gap[own] ?? 0)) continue;
+      gap[own] = found;
+      nearest[own] = next;
+    }
   };
-  if (first >= 0) measure(first);
-  apart.forEach((gap, index) => {
-    if (index !== first && gap < Math.max(best.gap, 1e-9)) measure(index);
+  // Neighbours in order first: they are likely to be near, and then little is left to look at.
+  order.forEach((copy, k) => k > 0 && copy !== order[k - 1] && meet(order[k - 1] ?? copy, copy));
+  const sides = (side: keyof Box) => Float64Array.from(order, (copy) => at(outlines, copy).box[side]);
+  const [lefts, rights, tops, bottoms] = [sides("left"), sides("right"), sides("top"), sides("bottom")];
+  order.forEach((copy, k) => {
+    const [left, right, top, bottom] = [lefts[k] ?? 0, rights[k] ?? 0, tops[k] ?? 0, bottoms[k] ?? 0];
+    let within = Math.max(0, gap[copy] ?? 0);
+    const lookAt = (next: number) => {
+      if ((tops[next] ?? 0) - bottom > within || top - (bottoms[next] ?? 0) > within) return;
+      meet(copy, at(order, next));
+      within = Math.max(0, gap[copy] ?? 0);
+    };
+    for (let next = k + 1; next < order.length && (lefts[next] ?? 0) - right <= within; next++) lookAt(next);
+    for (let next = k - 1; next >= 0 && left - (lefts[next] ?? 0) - widest <= within; next--) lookAt(next);
   });
-  return best.copy < 0 ? { gap: 0, copy: -1 } : best;
+  for (let copy = 0; copy < gap.length; copy++) if (nearest[copy] === -1) gap[copy] = 0;
+  return { gap, nearest };
 }
 
-/** The distance of two outlines; below 0 how deep the one reaches into the other. */
-function gapBetween(a: Outline, b: Outline): number {
-  const depth = Math.max(deepest(a, b), deepest(b, a));
-  if (depth > 0) return -depth;
-  if (boxGap(a, b) === 0 && cross(a, b)) return 0;
-  return Math.min(nearestPoint(a, b), nearestPoint(b, a));
-}
+const widthOf = ({ box }: FlatOutline) => box.right - box.left;
 
-function nearestPoint(a: Outline, b: Outline): number {
-  let least = Infinity;
-  for (const point of a.points) least = Math.min(least, distanceTo(point, b));
-  return least;
-}
-
-/** How far the deepest point of one outline lies inside the other; 0 where none does. */
-function deepest(a: Outline, b: Outline): number {
-  let most = 0;
-  for (const point of a.points) {
-    if (point.x < b.left || point.x > b.right || point.y < b.top || point.y > b.bottom) continue;
-    if (windingOf(b.bounds, point) !== 0) most = Math.max(most, distanceTo(point, b));
-  }
-  return most;
-}
-
-function distanceTo(point: Point, { chords }: Outline): number {
-  let least = Infinity;
-  for (const [from, to] of chords) least = Math.min(least, distanceToChord(point, from, to));
-  return least;
-}
-
-function cross(a: Outline, b: Outline): boolean {
-  return a.chords.some(([p, q]) => b.chords.some(([r, s]) => chordsCross(p, q, r, s)));
-}
-
-function chordsCross(p: Point, q: Point, r: Point, s: Point): boolean {
-  const side = (a: Point, b: Point, c: Point) => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
-  return side(p, q, r) * side(p, q, s) < 0 && side(r, s, p) * side(r, s, q) < 0;
+/** The distance of two outlines; below 0 how deep the one reaches into the other. At least `most` where it is no less. */
+function gapBetween(a: FlatOutline, b: FlatOutline, most: number): number {
+  const least = leastBetween(a, b, most);
+  return least > 0 && boxGap(a.box, b.box) === 0 && areCrossing(a, b) ? 0 : least;
 }

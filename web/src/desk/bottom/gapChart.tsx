@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { extent } from "d3-array";
-import { scaleBand, scaleLinear } from "d3-scale";
+import { scaleLinear } from "d3-scale";
 import { MILLIMETRES_PER, type GapReport, type Unit } from "@twin-petal/core";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
 import { Choice } from "@/ui/choice";
@@ -83,25 +83,25 @@ function Bars({ report, measure, unit }: BarsProps) {
   const { setHand } = useDeskStore().getState();
   const width = size?.width ?? 0;
   const scaling = measure === "gap" ? MILLIMETRES_PER[unit] : 1;
-  const values = Array.from(report[measure], (value) => value / scaling);
+  const values = useMemo(() => Array.from(report[measure], (value) => value / scaling), [report, measure, scaling]);
+  const seen = useMemo(() => seenIn(values, Math.max(1, width - MARGIN.left - MARGIN.right)), [values, width]);
   const [least = 0, most = 0] = extent(values);
   const y = scaleLinear([Math.min(0, least), Math.max(0, most) || 1], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(3);
-  const x = scaleBand<number>()
-    .domain(values.map((_, copy) => copy))
-    .range([MARGIN.left, Math.max(MARGIN.left + 1, width - MARGIN.right)])
-    .paddingInner(values.length > 300 ? 0 : 0.2);
+  const x = scaleLinear([0, values.length], [MARGIN.left, Math.max(MARGIN.left + 1, width - MARGIN.right)]);
+  const step = x(1) - x(0);
+  const across = step * (values.length > 300 ? 1 : 0.8);
   const bar = (copy: number) => {
     const [from, to] = [y(0), y(values[copy] ?? 0)];
-    const left = x(copy) ?? 0;
-    const right = left + Math.max(0.6, x.bandwidth());
+    const left = x(copy);
+    const right = left + Math.max(0.6, across);
     const end = Math.abs(to - from) < 1 ? from - 1 : to;
     return `M${left} ${from}H${right}V${end}H${left}Z`;
   };
   const bars = (wanted: (value: number) => boolean) =>
-    values.map((value, copy) => (wanted(value) ? bar(copy) : "")).join("");
+    values.flatMap((value, copy) => (seen[copy] && wanted(value) ? [bar(copy)] : [])).join("");
   const copyUnder = (event: PointerEvent) => {
     const box = event.currentTarget.getBoundingClientRect();
-    const copy = Math.floor((event.clientX - box.left - MARGIN.left) / Math.max(x.step(), 1e-6));
+    const copy = Math.floor((event.clientX - box.left - MARGIN.left) / Math.max(step, 1e-6));
     return copy >= 0 && copy < values.length ? copy : null;
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -149,8 +149,8 @@ function Bars({ report, measure, unit }: BarsProps) {
           {pointed !== null && pointed < values.length && (
             <>
               <rect
-                x={(x(pointed) ?? 0) - 1}
-                width={Math.max(3, x.bandwidth() + 2)}
+                x={x(pointed) - 1}
+                width={Math.max(3, across + 2)}
                 y={MARGIN.top}
                 height={HEIGHT - MARGIN.top - MARGIN.bottom}
                 fill="var(--live)"
@@ -163,6 +163,23 @@ function Bars({ report, measure, unit }: BarsProps) {
       </div>
     </div>
   );
+}
+
+/** Which bars are seen: where many share a pixel the highest and the deepest of them hide the others. */
+function seenIn(values: readonly number[], pixels: number): Uint8Array {
+  const seen = new Uint8Array(values.length);
+  if (values.length <= 2 * pixels) return seen.fill(1);
+  const share = values.length / pixels;
+  for (let pixel = 0; pixel < pixels; pixel++) {
+    const from = Math.floor(pixel * share);
+    let [most, least] = [from, from];
+    for (let copy = from; copy < Math.min(values.length, Math.floor((pixel + 1) * share)); copy++) {
+      if ((values[copy] ?? 0) > (values[most] ?? 0)) most = copy;
+      if ((values[copy] ?? 0) < (values[least] ?? 0)) least = copy;
+    }
+    seen[most] = seen[least] = 1;
+  }
+  return seen;
 }
 
 function copyWords({ gap, nearest, size, turn }: GapReport, copy: number, unit: Unit): string {

@@ -123,3 +123,39 @@ test("a design opens on the part with the most copies, and later on the part las
   await desk.ready();
   await expect(tile("Few")).toHaveAttribute("aria-pressed", "true");
 });
+
+test("an action that takes its own words away leaves the keys near where they were", async ({ page }) => {
+  const desk = new Maker(page);
+  await desk.begin("petal");
+  await desk.addRule("ring");
+  await page.getByRole("button", { name: "as a gradient …" }).first().focus();
+  await page.getByRole("button", { name: "no fill" }).focus();
+  await desk.keys("Enter");
+  await expect(page.getByRole("button", { name: "fill it" })).toBeVisible();
+  const focused = () => page.evaluate(() => document.activeElement?.closest("section")?.getAttribute("aria-label"));
+  expect(await focused()).toBe("Finish");
+  await page.getByRole("button", { name: "fill it" }).focus();
+  await desk.keys("Enter");
+  await expect.poll(focused).toBe("Finish");
+  // A dialog gives the focus back.
+  await desk.number("length").focus();
+  await desk.keys("Shift+?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await desk.keys("Escape");
+  await expect(desk.number("length")).toBeFocused();
+});
+
+test("nodes that do not stand side by side are chosen by keys", async ({ page }) => {
+  const desk = new Maker(page);
+  await desk.begin("star");
+  await page.getByRole("button", { name: "bake into nodes" }).click();
+  await expect(page.getByRole("button", { name: "bake into nodes" })).toHaveCount(0);
+  await page.locator("#sheet").focus();
+  await desk.keys("2", ".");
+  const layer = page.locator("#node-layer");
+  await expect(layer).toHaveAttribute("aria-label", / 1 chosen/);
+  await desk.keys("Alt+.", "Alt+.", "Space", "Shift+.");
+  await expect(layer).toHaveAttribute("aria-label", / 3 chosen/);
+  await desk.keys("Alt+,", "Space");
+  await expect(layer).toHaveAttribute("aria-label", / 2 chosen/);
+});

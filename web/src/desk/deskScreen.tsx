@@ -22,6 +22,7 @@ import { Stage } from "./stage/stage";
 import { WalkReplay } from "./stage/walk/walkReplay";
 import { PartsStrip } from "./strips/partsStrip";
 import { TopStrip } from "./strips/topStrip";
+import { useFocusKept } from "./useFocusKept";
 import { useOtherWindows } from "./useOtherWindows";
 
 /** The screen where a design is made. */
@@ -93,6 +94,7 @@ function Desk() {
   const showKeys = useCallback(() => setKeysShown(true), []);
   useKeys(showKeys);
   useHeldKeys();
+  useFocusKept();
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
       <TopStrip onKeys={showKeys} />

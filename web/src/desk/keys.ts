@@ -152,6 +152,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
 /** How nodes answer to keys while the tool for them is in hand. */
 export const NODE_KEYS: readonly { shown: string; words: string }[] = [
   { shown: ". and ,", words: "The next node, the one before" },
+  { shown: "Shift . and ,", words: "Choose it as well" },
+  { shown: "Alt . and , then Space", words: "Go there; choose it, or let go of it" },
   { shown: "Arrows", words: "Move the chosen nodes" },
   { shown: "M", words: "What can be done to the chosen nodes" },
   { shown: "Ctrl A", words: "Choose all nodes" },

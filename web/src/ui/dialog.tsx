@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { useRef, type ReactNode } from "react";
 import { Dialog as Radix } from "radix-ui";
 import { X } from "lucide-react";
 import { IconButton } from "./button";
@@ -12,6 +12,7 @@ interface DialogProps {
 
 /** A sheet over the screen. Without `onClose` it stays until something in it is chosen. */
 export function Dialog({ title, open, onClose, children }: DialogProps) {
+  const before = useRef<Element | null>(null);
   const keep = (event: Event) => {
     if (!onClose) event.preventDefault();
   };
@@ -21,6 +22,14 @@ export function Dialog({ title, open, onClose, children }: DialogProps) {
         <Radix.Overlay className="fixed inset-0 z-40 bg-words/25" />
         <Radix.Content
           aria-describedby={undefined}
+          // It is opened by keys as well as by buttons: the focus goes back to where it was.
+          onOpenAutoFocus={() => {
+            before.current = document.activeElement;
+          }}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            if (before.current instanceof HTMLElement || before.current instanceof SVGElement) before.current.focus();
+          }}
           onEscapeKeyDown={keep}
           onPointerDownOutside={keep}
           onInteractOutside={keep}

@@ -25,6 +25,7 @@ import { useSnap } from "../snap/useSnap";
 import type { SnapPoint } from "../snap/snap";
 import { useSurface } from "../surface";
 import { GRASP, graspAt } from "./grasp";
+import { movedCursor } from "./nodeCursor";
 import { Handles, Middles, NodeMark, turnsOf } from "./nodeMarks";
 import { nodeActions, typeActions } from "./nodeActions";
 import { NodeMenu } from "./nodeMenu";
@@ -66,6 +67,8 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   const { setHand } = store.getState();
   const [readout, setReadout] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
   const [loop, setLoop] = useState<readonly Point[]>([]);
+  /** The node the keys have come to. */
+  const [cursor, setCursor] = useState<number | null>(null);
   /** Where the menu of what can be done is open, pixels of the window. */
   const [menu, setMenu] = useState<Point | null>(null);
   const { report } = usePicture();
@@ -91,6 +94,8 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   const drag = useDrag<Grasped>({
     grasp(event) {
       const pixel = pixelOf(event);
+      // Keys go on from what the pointer chooses.
+      setCursor(null);
       const found = graspAt(pixel, paths, chosen, surface.screen);
       if (found?.kind === "node") {
         const wasChosen = chosen.has(found.number);
@@ -169,13 +174,13 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const move = arrowMove(event, nudge);
-    const count = countNodes(paths);
+    const isPlain = !event.ctrlKey && !event.metaKey;
+    const reached = isPlain ? movedCursor({ at: cursor, chosen }, event, countNodes(paths)) : null;
     if (move && chosen.size > 0) {
       reshape(paths, moveNodes(paths, chosen, move), chosen, moveWords(chosen), "keys");
-    } else if ((event.key === "." || event.key === ",") && count > 0) {
-      const last = [...chosen].at(-1) ?? (event.key === "." ? -1 : 0);
-      const next = (last + (event.key === "." ? 1 : count - 1)) % count;
-      setHand({ nodes: new Set([next]) });
+    } else if (reached) {
+      setCursor(reached.at);
+      setHand({ nodes: reached.chosen });
     } else if (event.key === "Delete" || event.key === "Backspace") {
       if (chosen.size === 0) return;
       commit(removeNodes(paths, chosen), chosen.size === 1 ? "remove a node" : `remove ${chosen.size} nodes`);
@@ -199,7 +204,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       role="application"
       tabIndex={0}
       id="node-layer"
-      aria-label={`Nodes of ${part.name}: ${all.length}, ${chosen.size} chosen. Full stop and comma go from node to node, arrow keys move the chosen, M tells what can be done to them.`}
+      aria-label={`Nodes of ${part.name}: ${all.length}, ${chosen.size} chosen. Full stop and comma go from node to node, with Shift choosing them too, with Alt until space chooses; arrow keys move the chosen, M tells what can be done to them.`}
       className="pointer-events-auto touch-none outline-none"
       onKeyDown={onKeyDown}
       onDoubleClick={onDoubleClick}
@@ -223,6 +228,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
           />
         );
       })}
+      <KeyCursor node={cursor === null ? undefined : all[cursor]} screen={surface.screen} />
       {loop.length > 1 && (
         <polygon
           points={loop.map(({ x, y }) => `${x},${y}`).join(" ")}
@@ -249,6 +255,13 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       />
     </g>
   );
+}
+
+/** Rings the node the keys have come to. */
+function KeyCursor({ node, screen }: { node: Point | undefined; screen: (point: Point) => Point }) {
+  if (!node) return null;
+  const { x, y } = screen(node);
+  return <circle cx={x} cy={y} r={11} fill="none" stroke="var(--words)" strokeDasharray="3 3" />;
 }
 
 /** Goes to work on another copy when it is clicked. */

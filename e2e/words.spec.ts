@@ -151,8 +151,10 @@ test("nodes that do not stand side by side are chosen by keys", async ({ page })
   await page.getByRole("button", { name: "bake into nodes" }).click();
   await expect(page.getByRole("button", { name: "bake into nodes" })).toHaveCount(0);
   await page.locator("#sheet").focus();
-  await desk.keys("2", ".");
+  await desk.keys("2");
   const layer = page.locator("#node-layer");
+  await expect(layer).toBeFocused();
+  await desk.keys(".");
   await expect(layer).toHaveAttribute("aria-label", / 1 chosen/);
   await desk.keys("Alt+.", "Alt+.", "Space", "Shift+.");
   await expect(layer).toHaveAttribute("aria-label", / 3 chosen/);

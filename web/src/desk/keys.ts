@@ -160,6 +160,7 @@ export const NODE_KEYS: readonly { shown: string; words: string }[] = [
   { shown: "Delete", words: "Remove the chosen nodes" },
   { shown: "Ctrl while pulling", words: "Hold snapping off" },
   { shown: "Space, Enter, C", words: "Drawing: place, end, close" },
+  { shown: "=, or a number", words: "Drawing: a place to type, as 12, -30 or 15 at 40" },
 ];
 
 /** How measuring answers to keys while its tool is in hand. */

@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 
-const FOCUSABLE =
-  'button:not([disabled]), input:not([type="file"]):not([disabled]), [tabindex="0"], a[href], select:not([disabled])';
+/** Where keys may go; not into texts, which would take the next ones as letters. */
+const FOCUSABLE = 'button:not([disabled]), [tabindex="0"], a[href]';
 
 /**
  * Keeps the focus near where it was when what had it goes away: an action that removes its own words would else leave the

@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { createContext, useCallback, useContext, useRef, type ReactNode } from "react";
 import { DropdownMenu } from "radix-ui";
 
 interface MenuProps {
@@ -6,7 +6,12 @@ interface MenuProps {
   readonly children: ReactNode;
   /** Opens to the right of its trigger, where it is large. */
   readonly beside?: boolean;
+  /** What has the focus once something was chosen, as a CSS selector: the trigger unless told. */
+  readonly leadsTo?: string;
 }
+
+/** Told when something of a menu is chosen. */
+const ChosenContext = createContext<() => void>(() => undefined);
 
 /** A menu gives the focus back a moment after it closed: not where another was opened meanwhile, which that would close. */
 function keepOpened(event: Event): void {
@@ -14,7 +19,19 @@ function keepOpened(event: Event): void {
 }
 
 /** A menu that opens under its trigger, or beside it. */
-export function Menu({ trigger, children, beside = false }: MenuProps) {
+export function Menu({ trigger, children, beside = false, leadsTo }: MenuProps) {
+  const isChosen = useRef(false);
+  const chose = useCallback(() => {
+    isChosen.current = true;
+  }, []);
+  const giveFocus = (event: Event) => {
+    keepOpened(event);
+    const next = isChosen.current && leadsTo ? document.querySelector<HTMLElement>(leadsTo) : null;
+    isChosen.current = false;
+    if (!next || event.defaultPrevented) return;
+    event.preventDefault();
+    next.focus();
+  };
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
@@ -24,10 +41,10 @@ export function Menu({ trigger, children, beside = false }: MenuProps) {
           side={beside ? "right" : "bottom"}
           align="start"
           collisionPadding={8}
-          onCloseAutoFocus={keepOpened}
+          onCloseAutoFocus={giveFocus}
           className="z-50 max-h-[min(86vh,var(--radix-dropdown-menu-content-available-height))] min-w-44 overflow-auto rounded-md border border-hairline bg-surface p-1 shadow-floating"
         >
-          {children}
+          <ChosenContext value={chose}>{children}</ChosenContext>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
@@ -42,9 +59,13 @@ interface MenuItemProps {
 }
 
 export function MenuItem({ children, onSelect, disabled, hint }: MenuItemProps) {
+  const chose = useContext(ChosenContext);
   return (
     <DropdownMenu.Item
-      onSelect={onSelect}
+      onSelect={() => {
+        chose();
+        onSelect();
+      }}
       disabled={disabled}
       className="flex cursor-pointer items-center gap-2 rounded px-2 py-1.5 outline-none data-disabled:cursor-default data-disabled:opacity-45 data-highlighted:bg-page"
     >

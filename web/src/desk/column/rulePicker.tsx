@@ -15,6 +15,8 @@ export function RulePicker({ part, isFirst }: { part: string; isFirst: boolean }
   return (
     <Menu
       beside
+      // What was added is what is set next: its first number has the keys, and shows its neighbours.
+      leadsTo='section[aria-label="Rules"] li:last-child [role="spinbutton"]'
       trigger={
         <Button id="add-rule" look={isFirst ? "main" : "plain"}>
           <Plus size={16} /> Add a rule

@@ -24,6 +24,8 @@ import { PointerPanel } from "../pointerPanel";
 import type { SnapPoint } from "../snap/snap";
 import { useSnap } from "../snap/useSnap";
 import { useSurface } from "../surface";
+import { PlaceInput } from "./placeInput";
+import { beginsPlace, typedPlace } from "./typedPlace";
 
 /** Pixels a pull must reach before it draws handles out of a new node. */
 const PULL = 4;
@@ -39,6 +41,8 @@ export function DrawLayer() {
   const [run, setRun] = useState<number | null>(null);
   const [hover, setHover] = useState<Point | null>(null);
   const [cursor, setCursor] = useState<Point | null>(null);
+  /** The first key of a place that is typed. */
+  const [typing, setTyping] = useState<string | null>(null);
   const [readout, setReadout] = useState<{ at: Point; lines: (string | null)[] } | null>(null);
   const paths = drawn?.paths ?? [];
   const current = run === null ? undefined : paths[run];
@@ -129,6 +133,19 @@ export function DrawLayer() {
     },
     begins: PULL,
   });
+  const takeTyped = (text: string) => {
+    const next = typedPlace(text, last ?? null, nudge);
+    if (!next) return false;
+    if (isFirst(next)) close();
+    else place(next, `typed-${text}-${current?.nodes.length ?? 0}`);
+    setCursor(next);
+    stopTyping();
+    return true;
+  };
+  const stopTyping = () => {
+    setTyping(null);
+    document.getElementById("draw-layer")?.focus();
+  };
   const onKeyDown = (event: KeyboardEvent) => {
     const move = arrowMove(event, nudge);
     const at = cursor ?? last ?? { x: 0, y: 0 };
@@ -141,6 +158,10 @@ export function DrawLayer() {
       if (isFirst(at)) close();
       else place({ x: at.x, y: at.y }, `draw-${event.timeStamp}`);
       setCursor(at);
+    } else if (event.key === "=") setTyping("");
+    // Between outlines numbers take up tools.
+    else if (current && beginsPlace(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      setTyping(event.key);
     } else if (event.key === "Enter" || event.key === "Escape") finish();
     else if (event.key === "c") close();
     else if (event.key === "Backspace") takeBack();
@@ -155,7 +176,7 @@ export function DrawLayer() {
       role="application"
       tabIndex={0}
       id="draw-layer"
-      aria-label="Drawing. Arrow keys move the point, space places it, C closes the outline, Enter ends it, Backspace takes the last point back."
+      aria-label="Drawing. Arrow keys move the point, space places it, a number, or equals, begins a place to type, C closes the outline, Enter ends it, Backspace takes the last point back."
       className="pointer-events-auto touch-none outline-none"
       {...drag}
       onPointerLeave={() => setHover(cursor)}
@@ -172,7 +193,15 @@ export function DrawLayer() {
         return <circle key={index} cx={x} cy={y} r={4} fill="#2B2140" stroke="#FFFFFF" strokeWidth={1.5} />;
       })}
       {cursor && <Cross at={surface.screen(cursor)} />}
-      {readout && <PointerPanel {...readout} />}
+      {readout && typing === null && <PointerPanel {...readout} />}
+      {typing !== null && (
+        <PlaceInput
+          at={surface.screen(cursor ?? last ?? { x: 0, y: 0 })}
+          begun={typing}
+          onPlace={takeTyped}
+          onLeave={stopTyping}
+        />
+      )}
     </g>
   );
 }

@@ -112,6 +112,7 @@ function CombinedPanel({ part, motif }: { part: string; motif: Motif }) {
       <NestedMotifs part={part} list="members" motifs={members} />
       <NestedPicker
         part={part}
+        adds="members"
         onPick={(shape) => edit(addNested(part, "members", shape))}
         trigger={<WordButton>another shape …</WordButton>}
       />
@@ -136,6 +137,7 @@ function MotifActions({ part, motif, cut }: { part: string; motif: Motif; cut: b
     <>
       <NestedPicker
         part={part}
+        adds="cutouts"
         onPick={(shape) => edit(addNested(part, "cutouts", stamped(shape)))}
         trigger={<WordButton>{cut ? "cut another …" : "cut a shape out …"}</WordButton>}
       />

@@ -17,7 +17,7 @@ interface NestedListProps {
 /** Motifs within a motif, each a sentence of its own. */
 export function NestedMotifs({ part, list, motifs }: NestedListProps) {
   return (
-    <ul className="space-y-1">
+    <ul data-nested={list} className="space-y-1">
       {motifs.map((motif, index) => (
         <NestedRow key={index} part={part} list={list} motif={motif} index={index} />
       ))}

@@ -92,4 +92,15 @@ export class CountedHand extends Maker {
     await this.page.mouse.up();
     this.actions += 1;
   }
+
+  /** One click on the sheet. */
+  async point(x: number, y: number): Promise<void> {
+    await this.click(x, y);
+    this.actions += 1;
+  }
+
+  async add(kind: string): Promise<void> {
+    await this.addPart(kind);
+    this.actions += 2;
+  }
 }

@@ -6,7 +6,12 @@ const PIXELS = 480;
 /** A design rests this long after a save before its picture is made, milliseconds: one being worked on is saved often. */
 const REST = 4_000;
 
-type Row = NonNullable<Awaited<ReturnType<DesignStore["find"]>>>;
+interface PicturedRow {
+  readonly id: string;
+  readonly revision: number;
+  /** The design file's text. */
+  readonly content: string;
+}
 
 /** The pictures the wall shows: made once for each revision, ready before anybody asks where that can be. */
 export class Pictures {
@@ -31,8 +36,8 @@ export class Pictures {
     this.waiting.set(id, timer);
   }
 
-  /** A design's picture as it is now. */
-  async of(row: Row): Promise<Buffer> {
+  /** The picture of a design as it is, or as it was at another revision. */
+  async of(row: PicturedRow): Promise<Buffer> {
     return (await this.store.picture(row.id, row.revision)) ?? this.make(row);
   }
 
@@ -41,14 +46,14 @@ export class Pictures {
     if (row && row.binned === null) await this.of(row);
   }
 
-  private make(row: Row): Promise<Buffer> {
+  private make(row: PicturedRow): Promise<Buffer> {
     const key = `${row.id} ${row.revision}`;
     const making = this.underWay.get(key) ?? this.makeAndKeep(row).finally(() => this.underWay.delete(key));
     this.underWay.set(key, making);
     return making;
   }
 
-  private async makeAndKeep({ id, revision, content }: Row): Promise<Buffer> {
+  private async makeAndKeep({ id, revision, content }: PicturedRow): Promise<Buffer> {
     const png = await this.pools.picture(content, PIXELS);
     await this.store.keepPicture(id, revision, png);
     return png;

@@ -1,11 +1,11 @@
-import { and, asc, desc, eq, gt, isNotNull, isNull, like, lt, or, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, gt, isNotNull, isNull, like, ne, notInArray, or, sql, type SQL } from "drizzle-orm";
 import type { ReadDesign } from "../pools";
 import type { Database } from "./database";
 import { designs, pictures, revisions } from "./schema";
+import { TakeStore } from "./takeStore";
+import { thinnedOut } from "./thinning";
 import { WriteQueue } from "./writeQueue";
 
-/** Unnamed revisions kept of each design; takes are kept for good. */
-const REVISIONS_KEPT = 200;
 const PAGE = 60;
 
 export type Order = "changed" | "name";
@@ -39,8 +39,12 @@ const LISTED = {
 /** The designs on disk. Every write is answered only once it is committed. */
 export class DesignStore {
   private readonly queue = new WriteQueue();
+  /** The states that are kept under a name. */
+  readonly takes: TakeStore;
 
-  constructor(private readonly db: Database) {}
+  constructor(private readonly db: Database) {
+    this.takes = new TakeStore(db, this.queue);
+  }
 
   async list({ search, order, after, binned }: ListQuery) {
     const column = order === "name" ? sql`lower(${designs.name})` : sql`${designs.changed}`;
@@ -85,16 +89,13 @@ export class DesignStore {
       if (expected !== null && current.revision !== expected) return { kind: "stale", revision: current.revision };
       const revision = current.revision + 1;
       const changed = Date.now();
-      const oldest = revision - REVISIONS_KEPT;
       await this.db.batch([
         this.db.insert(revisions).values({ design: id, revision, changed, content }),
         this.db
           .update(designs)
           .set({ ...summary, revision, changed, content })
           .where(eq(designs.id, id)),
-        this.db
-          .delete(revisions)
-          .where(and(eq(revisions.design, id), lt(revisions.revision, oldest), isNull(revisions.take))),
+        this.db.run(thinnedOut(id, revision, changed)),
       ]);
       return { kind: "saved", revision };
     });
@@ -137,12 +138,24 @@ export class DesignStore {
     return row?.png ?? null;
   }
 
+  /** Keeps the picture of the present state, or of a take; others are made again when they are asked for. */
   keepPicture(id: string, revision: number, png: Buffer): Promise<void> {
     return this.queue.run(async () => {
-      await this.db
-        .insert(pictures)
-        .values({ design: id, revision, png })
-        .onConflictDoUpdate({ target: pictures.design, set: { revision, png } });
+      const [present, saved] = await Promise.all([this.find(id), this.revision(id, revision)]);
+      const isKept = present?.revision === revision || typeof saved?.take === "string";
+      if (!present || !isKept) return;
+      const takes = this.db
+        .select({ revision: revisions.revision })
+        .from(revisions)
+        .where(and(eq(revisions.design, id), isNotNull(revisions.take)));
+      const isGone = and(ne(pictures.revision, present.revision), notInArray(pictures.revision, takes));
+      await this.db.batch([
+        this.db
+          .insert(pictures)
+          .values({ design: id, revision, png })
+          .onConflictDoUpdate({ target: [pictures.design, pictures.revision], set: { png } }),
+        this.db.delete(pictures).where(and(eq(pictures.design, id), isGone)),
+      ]);
     });
   }
 }

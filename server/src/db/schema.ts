@@ -36,14 +36,18 @@ export const revisions = sqliteTable(
   (table) => [primaryKey({ columns: [table.design, table.revision] })],
 );
 
-/** Small pictures of designs, made once for each revision. */
-export const pictures = sqliteTable("pictures", {
-  design: text("design")
-    .primaryKey()
-    .references(() => designs.id, { onDelete: "cascade" }),
-  revision: integer("revision").notNull(),
-  png: blob("png", { mode: "buffer" }).notNull(),
-});
+/** Small pictures of designs, made once for each revision: of the present one, and of takes for good. */
+export const pictures = sqliteTable(
+  "pictures",
+  {
+    design: text("design")
+      .notNull()
+      .references(() => designs.id, { onDelete: "cascade" }),
+    revision: integer("revision").notNull(),
+    png: blob("png", { mode: "buffer" }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.design, table.revision] })],
+);
 
 /** What simulated devices were given to do. The file is kept, so that it can be run again. */
 export const jobs = sqliteTable("jobs", {

@@ -1,4 +1,4 @@
-import { Router, type Request } from "express";
+import { Router, type Request, type Response } from "express";
 import { customAlphabet } from "nanoid";
 import { object, string, ValidationError } from "yup";
 import type { DesignStore, ListQuery } from "../db/designStore";
@@ -7,6 +7,8 @@ import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
 import { designIn, takeBody } from "./designBody";
 import { etagOf, expectedRevision } from "./etag";
+import { existing, missing, revisionOf, stale } from "./found";
+import { takeRoutes } from "./takes";
 
 const MEDIA_TYPE = "application/vnd.twin-petal+json";
 const newId = customAlphabet("0123456789abcdefghijklmnopqrstuvwxyz", 12);
@@ -58,10 +60,7 @@ export function designRoutes(store: DesignStore, pools: Pools, pictures: Picture
     const expected = expectedRevision(request);
     const outcome = await store.save(request.params.id, await designIn(request, pools), expected);
     if (outcome.kind === "missing") throw missing(request.params.id);
-    if (outcome.kind === "stale") {
-      const { revision } = outcome;
-      throw new HttpProblem(412, `The design has changed since; it is at revision ${revision}.`, { revision });
-    }
+    if (outcome.kind === "stale") throw stale(outcome.revision);
     pictures.soon(request.params.id);
     response.set("ETag", etagOf(outcome.revision)).json({ id: request.params.id, revision: outcome.revision });
   });
@@ -83,31 +82,29 @@ export function designRoutes(store: DesignStore, pools: Pools, pictures: Picture
   });
 
   router.get("/:id/revisions/:revision", async (request, response) => {
-    const { id, revision } = request.params;
-    const row = /^\d{1,9}$/.test(revision) ? await store.revision(id, Number(revision)) : undefined;
-    if (!row) throw new HttpProblem(404, `There is no revision ${revision} of “${id}”.`);
+    const row = await revisionOf(store, request.params);
     response.type(MEDIA_TYPE).send(row.content);
   });
+
+  router.get("/:id/revisions/:revision/picture.png", async (request, response) => {
+    const { design, revision, content } = await revisionOf(store, request.params);
+    sendPicture(response, await pictures.of({ id: design, revision, content }));
+  });
+
+  router.use("/:id/takes", takeRoutes(store));
 
   router.get("/:id/picture.png", async (request, response) => {
     const row = await store.find(request.params.id);
     if (!row) throw missing(request.params.id);
-    const png = await pictures.of(row);
-    // The link names the revision, so a picture never changes under its link.
-    response.set("Cache-Control", "private, max-age=31536000, immutable").type("image/png").send(png);
+    sendPicture(response, await pictures.of(row));
   });
 
   return router;
 }
 
-function missing(id: string): HttpProblem {
-  return new HttpProblem(404, `There is no design “${id}”; it may be in the bin.`);
-}
-
-async function existing(store: DesignStore, id: string) {
-  const row = await store.find(id);
-  if (!row || row.binned !== null) throw missing(id);
-  return row;
+/** The link names the revision, so a picture never changes under its link. */
+function sendPicture(response: Response, png: Buffer): void {
+  response.set("Cache-Control", "private, max-age=31536000, immutable").type("image/png").send(png);
 }
 
 function readQuery(request: Request): ListQuery {

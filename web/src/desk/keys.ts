@@ -59,6 +59,8 @@ const press = (id: string) => (): void => {
   button?.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }));
 };
 
+const click = (id: string) => (): void => document.getElementById(id)?.click();
+
 /** Chooses the part so many places further up the stack. */
 const chooseBy =
   (places: number) =>
@@ -134,6 +136,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
     words: "Say everything in words, or only what is set",
     act: ({ store }) => store.getState().setHand({ sayAll: !store.getState().hand.sayAll }),
   },
+  { keys: "t", shown: "T", words: "Takes: states that are kept", act: click("takes") },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
   { keys: "k", shown: "K and J", words: "The next neighbour, the one before", act: neighbour(1) },

@@ -10,6 +10,7 @@ import { WORKSHOPS } from "@/workshop/workshops";
 import { hasSolids } from "@twin-petal/core";
 import { zoomed } from "@/paint/view";
 import { useLargeView } from "../stage/pictureContext";
+import { TakesPanel } from "../takes/takesPanel";
 import { UndoRedo } from "./undoRedo";
 import { SavePanel } from "./savePanel";
 import { TakeAwayMenu } from "./takeAwayMenu";
@@ -44,6 +45,7 @@ export const TopStrip = memo(function TopStrip({ onKeys }: { onKeys: () => void 
       <IconButton label="Keys" onClick={onKeys}>
         <span className="font-bold">?</span>
       </IconButton>
+      <TakesPanel />
       <WorkshopMenu />
       <TakeAwayMenu />
     </header>

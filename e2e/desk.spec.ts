@@ -111,7 +111,7 @@ test("fills take turns, lines are drawn and dashed, a colour gets a name and is 
   await page.getByRole("button", { name: /^fill 2:/ }).click();
   const hex = page.getByRole("textbox", { name: "Colour" });
   await hex.fill("#123456");
-  await page.getByRole("button", { name: "Name it" }).click();
+  await page.getByRole("button", { name: "Name it", exact: true }).click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("button", { name: "fill 2: colour" })).toBeVisible();
   await page.getByRole("button", { name: "draw one" }).click();

@@ -158,6 +158,7 @@ export * from "./design/ruleField";
 export * from "./design/guides/list";
 export * from "./design/guides/definition";
 export * from "./design/names";
+export * from "./design/takeIn";
 export * from "./design/rewrite";
 export * from "./motif/drawn/drawnValues";
 export * from "./motif/freehand/strokes";

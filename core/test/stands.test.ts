@@ -6,8 +6,7 @@ import { MOTIFS } from "../src/motif/list";
 import { designWith, partDesign } from "./testDesign";
 import { feetOf, partOf } from "./scenes";
 
-const boxOf = (motif: object, standsBy: string) =>
-  boxOfPath(partOf(partDesign(motif, [], { standsBy })).geometry.path);
+const boxOf = (motif: object, standsBy: string) => boxOfPath(partOf(partDesign(motif, [], { standsBy })).geometry.path);
 
 describe("what of a motif stands at its place", () => {
   test("a rectangle stands by its foot, a disc by its middle, and either is called so", () => {

@@ -1,8 +1,7 @@
-import { compileFormula } from "../formula/compile";
-import { FormulaError } from "../formula/formulaError";
+import { namesIn } from "../formula/namesIn";
 import { replaceName } from "../formula/rewrite";
 import { paletteNameOf } from "../fields/colors";
-import type { Design } from "./design";
+import { emptyDesign, type Design } from "./design";
 import type { Part } from "./partFields";
 import { rewriteDesign, rewritePart, type DesignRewriting } from "./rewrite";
 
@@ -87,6 +86,13 @@ export function detached(design: Design, ids: readonly string[]): Design {
   };
 }
 
+/** Some parts with all they need as a design of their own, on a plain sheet of the same unit. */
+export function bundleOf(design: Design, ids: readonly string[], name: string): Design {
+  const { parts, numbers, palette } = detached(design, ids);
+  const plain = emptyDesign(name);
+  return { ...plain, sheet: { ...plain.sheet, unit: design.sheet.unit }, parts, numbers, palette };
+}
+
 /** Named numbers with those their own formulas need. */
 function numbersNeeded({ numbers }: Design, names: Set<string>): Design["numbers"] {
   const queue = [...names];
@@ -99,13 +105,4 @@ function numbersNeeded({ numbers }: Design, names: Set<string>): Design["numbers
     }
   }
   return numbers.filter(({ name }) => names.has(name));
-}
-
-function namesIn(formula: string): readonly string[] {
-  try {
-    return compileFormula(formula).names;
-  } catch (error) {
-    if (error instanceof FormulaError) return [];
-    throw error;
-  }
 }

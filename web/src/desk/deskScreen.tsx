@@ -22,6 +22,8 @@ import { Stage } from "./stage/stage";
 import { WalkReplay } from "./stage/walk/walkReplay";
 import { PartsStrip } from "./strips/partsStrip";
 import { TopStrip } from "./strips/topStrip";
+import { isElsewhere, isTyping } from "./keyTargets";
+import { useClipboard } from "./useClipboard";
 import { useFocusKept } from "./useFocusKept";
 import { useOtherWindows } from "./useOtherWindows";
 
@@ -95,6 +97,7 @@ function Desk() {
   useKeys(showKeys);
   useHeldKeys();
   useFocusKept();
+  useClipboard();
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
       <TopStrip onKeys={showKeys} />
@@ -174,17 +177,6 @@ function useHeldKeys(): void {
       window.removeEventListener("blur", release);
     };
   }, [store]);
-}
-
-function isTyping({ target }: KeyboardEvent): boolean {
-  return (
-    target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement
-  );
-}
-
-/** Menus and dialogs keep their keys to themselves. */
-function isElsewhere({ target }: KeyboardEvent): boolean {
-  return target instanceof Element && target.closest('[role="menu"], [role="dialog"]') !== null;
 }
 
 function NotOpened({ reason }: { reason: string }) {

@@ -1,6 +1,7 @@
 import { hasSolids } from "@twin-petal/core";
 import { zoomed, panned } from "@/paint/view";
 import type { DeskStore } from "@/store/deskStore";
+import { duplicatePart } from "@/store/edits/parts";
 import { saveNow } from "@/store/saving";
 import { stepFor } from "./bottom/neighbourValues";
 import type { usePicture } from "./stage/pictureContext";
@@ -136,6 +137,19 @@ export const SHORTCUTS: readonly Shortcut[] = [
     words: "Say everything in words, or only what is set",
     act: ({ store }) => store.getState().setHand({ sayAll: !store.getState().hand.sayAll }),
   },
+  {
+    keys: "$mod+d",
+    shown: "Ctrl D",
+    words: "Double the chosen part, beside itself",
+    act({ store }) {
+      const { history, chosen, edit, choose } = store.getState();
+      const part = history.design.parts.find(({ id }) => id === chosen);
+      if (!part) return;
+      const copy = duplicatePart(history.design, part);
+      edit(copy.edit);
+      choose(copy.id);
+    },
+  },
   { keys: "t", shown: "T", words: "Takes: states that are kept", act: click("takes") },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
@@ -150,6 +164,11 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: "ArrowUp", shown: "", words: "", act: pan(0, 1) },
   { keys: "ArrowDown", shown: "", words: "", act: pan(0, -1) },
   { keys: "Shift+?", shown: "?", words: "Show the keys", act: ({ showKeys }) => showKeys() },
+];
+
+/** What the browser itself binds to keys. */
+export const CLIPBOARD_KEYS: readonly { shown: string; words: string }[] = [
+  { shown: "Ctrl C, X, V", words: "Copy, cut, paste parts, between designs too; paste an SVG" },
 ];
 
 /** How nodes answer to keys while the tool for them is in hand. */

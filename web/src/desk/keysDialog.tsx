@@ -1,6 +1,6 @@
 import { Dialog } from "@/ui/dialog";
 import { HELD_KEYS } from "./heldKeys";
-import { MEASURE_KEYS, NODE_KEYS, NUMBER_KEYS, SHORTCUTS } from "./keys";
+import { CLIPBOARD_KEYS, MEASURE_KEYS, NODE_KEYS, NUMBER_KEYS, SHORTCUTS } from "./keys";
 
 /** All shortcuts, from the table that binds them. */
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -11,6 +11,7 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
           heading="On the desk"
           rows={[
             ...SHORTCUTS.filter(({ shown }) => shown !== ""),
+            ...CLIPBOARD_KEYS,
             ...HELD_KEYS.map(({ key, words }) => ({ shown: key.toUpperCase(), words })),
           ]}
         />

@@ -45,11 +45,7 @@ export function imagesOfDesign(design: Design, dpiOn: (sheet: Size) => number, s
   const { parts, sheet } = resolveDesign(design);
   const made = parts.filter(({ visible, role }) => visible && role === "show");
   const ground = groundPart(sheet);
-  return imageWords(
-    [...(ground ? [ground.finish] : []), ...made.map(({ finish }) => finish)],
-    dpiOn(sheet),
-    says,
-  );
+  return imageWords([...(ground ? [ground.finish] : []), ...made.map(({ finish }) => finish)], dpiOn(sheet), says);
 }
 
 function imageWords(finishes: readonly Finish[], dpi: number, says: Says): string[] {

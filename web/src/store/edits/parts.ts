@@ -11,6 +11,7 @@ import {
 } from "@twin-petal/core";
 import { castDraft, current, type Draft } from "immer";
 import type { Edit } from "../edit";
+import { besides } from "./besides";
 import { freshId, freshName } from "./freshId";
 import { scaledDefaults } from "./scaledDefaults";
 
@@ -99,9 +100,10 @@ export function removePart(design: Design, { id, name }: Part): Edit {
   };
 }
 
+/** A part once more above itself, a little beside. */
 export function duplicatePart(design: Design, part: Part): { edit: Edit; id: string } {
   const id = freshId(design, part.id);
-  const copy = { ...part, id, name: freshName(design, `${part.name}, a copy`) };
+  const copy = { ...part, id, name: freshName(design, `${part.name}, a copy`), at: besides(design, part.at) };
   const label = `duplicate “${part.name}”`;
   return {
     id,

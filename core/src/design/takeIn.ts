@@ -1,0 +1,118 @@
+import { paletteNameOf, paletteReference } from "../fields/colors";
+import { MOST_COLORS, MOST_NUMBERS, MOST_PARTS } from "../fields/most";
+import { isSame } from "../fields/stored";
+import { namesIn } from "../formula/namesIn";
+import { replaceName } from "../formula/rewrite";
+import type { Design } from "./design";
+import { rewriteDesign } from "./rewrite";
+
+/** A design with another's parts taken in. */
+export interface TakenIn {
+  /** The whole. */
+  readonly design: Design;
+  /** The ids the parts have now, from the bottom up. */
+  readonly parts: readonly string[];
+}
+
+/**
+ * Another design's parts on top of one's own, with the numbers and the colours they need. What both have alike is shared; what
+ * is called the same and differs gets a name of its own. Fails in words where a list would grow beyond its limit.
+ */
+export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble: string } {
+  const numbers = renamings(own.numbers, other.numbers, freshWith("", 30), ({ value }, changed) =>
+    // A formula that reads the same means something else where a number it uses does.
+    typeof value === "string" ? namesIn(value).some((name) => changed.has(name)) : false,
+  );
+  const colors = renamings(own.palette, other.palette, freshWith(" ", 36));
+  const ids = freshIds(own, other);
+  const renamed = rewriteDesign(other, {
+    formula: (formula, _path, bound) =>
+      [...numbers].reduce((text, [from, to]) => (bound.includes(from) ? text : replaceName(text, from, to)), formula),
+    color(color) {
+      const name = paletteNameOf(color);
+      const next = name === null ? undefined : colors.get(name);
+      return next === undefined ? color : paletteReference(next);
+    },
+    part: (id) => ids.get(id) ?? id,
+  });
+  const names = own.parts.map(({ name }) => name);
+  const parts = renamed.parts.map((part) => {
+    const name = freshWith(" ", 112)(part.name, names);
+    names.push(name);
+    return { ...part, id: ids.get(part.id) ?? part.id, name };
+  });
+  const design = {
+    ...own,
+    numbers: [...own.numbers, ...added(own.numbers, renamed.numbers, numbers)],
+    palette: [...own.palette, ...added(own.palette, renamed.palette, colors)],
+    parts: [...own.parts, ...parts],
+  };
+  const trouble = tooMany(design);
+  return trouble ? { trouble } : { design, parts: parts.map(({ id }) => id) };
+}
+
+function freshIds(own: Design, other: Design): ReadonlyMap<string, string> {
+  const taken = [...own.parts, ...other.parts].map(({ id }) => id);
+  const ids = new Map<string, string>();
+  for (const { id } of other.parts) {
+    if (!own.parts.some((part) => part.id === id)) continue;
+    const next = freshWith("-", 34)(id, taken);
+    ids.set(id, next);
+    taken.push(next);
+  }
+  return ids;
+}
+
+interface Named {
+  readonly name: string;
+}
+
+/** New names for what is called as something else is already; `means` tells whether an entry means another thing by now. */
+function renamings<T extends Named>(
+  own: readonly T[],
+  other: readonly T[],
+  fresh: (name: string, taken: readonly string[]) => string,
+  means: (entry: T, changed: ReadonlyMap<string, string>) => boolean = () => false,
+): ReadonlyMap<string, string> {
+  const renamed = new Map<string, string>();
+  const taken = [...own, ...other].map(({ name }) => name);
+  const clashes = (entry: T) => {
+    const known = own.find(({ name }) => name === entry.name);
+    return known !== undefined && (!isSame(known, entry) || means(entry, renamed));
+  };
+  for (let before = -1; before < renamed.size;) {
+    before = renamed.size;
+    for (const entry of other) {
+      if (renamed.has(entry.name) || !clashes(entry)) continue;
+      const name = fresh(entry.name, taken);
+      renamed.set(entry.name, name);
+      taken.push(name);
+    }
+  }
+  return renamed;
+}
+
+/** What is not there yet, under its new name. `renamed` has the values rewritten, the names as they were. */
+function added<T extends Named>(own: readonly T[], renamed: readonly T[], names: ReadonlyMap<string, string>): T[] {
+  const known = new Set(own.map(({ name }) => name));
+  return renamed
+    .map((entry) => ({ ...entry, name: names.get(entry.name) ?? entry.name }))
+    .filter(({ name }) => !known.has(name));
+}
+
+/** A name with the first free number behind it, its own letters cut to so many. */
+const freshWith =
+  (between: string, longest: number) =>
+  (name: string, taken: readonly string[]): string => {
+    if (!taken.includes(name)) return name;
+    let number = 2;
+    const stem = name.slice(0, longest);
+    while (taken.includes(`${stem}${between}${number}`)) number += 1;
+    return `${stem}${between}${number}`;
+  };
+
+function tooMany({ parts, numbers, palette }: Design): string | null {
+  if (parts.length > MOST_PARTS) return `a design has at most ${MOST_PARTS} parts`;
+  if (numbers.length > MOST_NUMBERS) return `a design has at most ${MOST_NUMBERS} named numbers`;
+  return palette.length > MOST_COLORS ? `a design has at most ${MOST_COLORS} named colours` : null;
+}

@@ -1,0 +1,79 @@
+import { Maker } from "./making";
+import { expect, test } from "./server";
+
+// There is one clipboard for all windows.
+test.describe.configure({ mode: "serial" });
+
+test("a part goes from one design to another by the clipboard, with its numbers and colours; doubled beside itself", async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(["clipboard-read", "clipboard-write"]);
+  const desk = new Maker(page);
+  await desk.open("locker-key-star");
+  await page.getByRole("button", { name: "Part Studs" }).click();
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+c");
+  await expect(page.getByText("“Studs” is on the clipboard")).toBeVisible();
+  // What is on the clipboard is a design file.
+  const text = await page.evaluate(() => navigator.clipboard.readText());
+  expect(JSON.parse(text)).toMatchObject({ format: "twin-petal/1", name: "Studs", parts: [{ id: "studs" }] });
+
+  await desk.lay(
+    JSON.stringify({
+      format: "twin-petal/1",
+      numbers: [{ name: "points", value: 5 }],
+      palette: [{ name: "dark", color: "#000000" }],
+      parts: [{ id: "a", name: "Rim", motif: { kind: "ring" }, finish: { fill: "palette:dark" } }],
+    }),
+  );
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+v");
+  await expect(page.getByRole("button", { name: "Part Studs" })).toHaveAttribute("aria-pressed", "true");
+  await expect(desk.copies("8")).toBeVisible();
+  expect(await desk.file()).toMatchObject({
+    numbers: [
+      { name: "points", value: 5 },
+      { name: "points2", value: 8 },
+    ],
+    palette: [{ name: "dark" }, { name: "dark 2", color: "#5A3E12" }],
+    parts: [{ id: "a" }, { id: "studs", rules: [{ kind: "ring", count: "points2" }] }],
+  });
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("button", { name: "Part Studs" })).toHaveCount(0);
+
+  await page.keyboard.press("Control+d");
+  await expect(page.getByRole("button", { name: "Part Rim, a copy" })).toHaveAttribute("aria-pressed", "true");
+  expect((await desk.file()).parts[1]).toMatchObject({ at: { x: 10, y: 10 } });
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+x");
+  await expect(page.getByRole("button", { name: "Part Rim, a copy" })).toHaveCount(0);
+  await page.keyboard.press("Control+v");
+  await expect(page.getByRole("button", { name: "Part Rim, a copy" })).toHaveCount(1);
+});
+
+test("an SVG is pasted as a motif; what is neither is told; words that are typed keep their clipboard", async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(["clipboard-read", "clipboard-write"]);
+  const desk = new Maker(page);
+  await desk.begin("petal");
+  const put = (text: string) => page.evaluate((given) => navigator.clipboard.writeText(given), text);
+  await put('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="6" height="4"/></svg>');
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+v");
+  await expect(page.getByText("Pasted.svg: one shape taken over.")).toBeVisible();
+  await put("a shopping list");
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+v");
+  await expect(page.getByText("The clipboard holds neither parts of a design nor an SVG.")).toBeVisible();
+  await put('{ "format": "twin-petal/1", "parts": [{ "id": "a" }] }');
+  await page.keyboard.press("Control+v");
+  await expect(page.getByText(/It was not pasted: parts\[0\]\.motif/)).toBeVisible();
+  await put("Tide");
+  const name = page.getByRole("textbox", { name: "Name of the design" });
+  await name.fill("");
+  await page.keyboard.press("Control+v");
+  await expect(name).toHaveValue("Tide");
+});

@@ -150,6 +150,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
       choose(copy.id);
     },
   },
+  { keys: "$mod+a", shown: "Ctrl A", words: "Choose all parts", act: ({ store }) => store.getState().chooseAll() },
   { keys: "t", shown: "T", words: "Takes: states that are kept", act: click("takes") },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },

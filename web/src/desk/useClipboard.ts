@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import { bundleOf, openDesign, writeDesign } from "@twin-petal/core";
 import { useDeskStore, type DeskStore } from "@/store/deskStore";
 import { pasteParts } from "@/store/edits/pasteParts";
-import { removePart } from "@/store/edits/parts";
+import { partsWords, removeSeveral } from "@/store/edits/several";
 import { importPicture } from "./importPicture";
 import { isElsewhere, isTyping } from "./keyTargets";
 
@@ -16,12 +16,12 @@ export function useClipboard(): void {
   useEffect(() => {
     const isOurs = (event: ClipboardEvent) => !isTyping(event) && !isElsewhere(event) && event.clipboardData !== null;
     const copy = (event: ClipboardEvent) => {
-      if (isOurs(event) && hasNoWords()) copyPart(store, event);
+      if (isOurs(event) && hasNoWords()) copyParts(store, event);
     };
     const cut = (event: ClipboardEvent) => {
       if (!isOurs(event) || !hasNoWords()) return;
-      const part = copyPart(store, event);
-      if (part && !part.locked) store.getState().edit(removePart(store.getState().history.design, part));
+      const ids = copyParts(store, event);
+      if (ids.length > 0) store.getState().edit(removeSeveral(ids));
     };
     const paste = (event: ClipboardEvent) => {
       if (!isOurs(event)) return;
@@ -42,14 +42,18 @@ export function useClipboard(): void {
 /** Words that someone has marked are copied as words. */
 const hasNoWords = () => document.getSelection()?.isCollapsed ?? true;
 
-function copyPart(store: DeskStore, event: ClipboardEvent) {
-  const { history, chosen } = store.getState();
-  const part = history.design.parts.find(({ id }) => id === chosen);
-  if (!part) return undefined;
+/** Lays the chosen parts on the clipboard; answers their ids. */
+function copyParts(store: DeskStore, event: ClipboardEvent): string[] {
+  const { history, chosen, also } = store.getState();
+  const parts = history.design.parts.filter(({ id }) => id === chosen || also.includes(id));
+  const [first] = parts;
+  if (!first) return [];
   event.preventDefault();
-  event.clipboardData?.setData("text/plain", writeDesign(bundleOf(history.design, [part.id], part.name)));
-  toast(`“${part.name}” is on the clipboard`, { id: "clipboard" });
-  return part;
+  const ids = parts.map(({ id }) => id);
+  const name = parts.length === 1 ? `“${first.name}”` : partsWords(parts.length);
+  event.clipboardData?.setData("text/plain", writeDesign(bundleOf(history.design, ids, first.name)));
+  toast(`${name} ${parts.length === 1 ? "is" : "are"} on the clipboard`, { id: "clipboard" });
+  return ids;
 }
 
 async function pasteFrom(store: DeskStore, data: DataTransfer | null): Promise<void> {

@@ -24,6 +24,8 @@ export interface DeskState {
   readonly revision: number;
   readonly saveState: SaveState;
   readonly chosen: string | null;
+  /** Other parts that are chosen with it. */
+  readonly also: readonly string[];
   readonly hand: Hand;
   /** The design as it was opened on this desk. */
   readonly opened: Design;
@@ -40,6 +42,10 @@ export interface DeskState {
   settle: () => void;
   redo: () => void;
   choose: (part: string | null) => void;
+  /** Chooses a part with those that are, or lets go of it. */
+  chooseAlso: (part: string) => void;
+  /** Chooses every part. */
+  chooseAll: () => void;
   /** Takes up another tool, chooses nodes, goes to another copy. */
   setHand: (change: Partial<Hand>) => void;
   /** Starts again from another state of the design, with nothing to undo. */
@@ -58,7 +64,7 @@ export function createDeskStore(id: string, history: History, revision: number, 
       set((state) => {
         const next = change(state.history);
         if (next === state.history) return state;
-        return { history: next, chosen: stillThere(next.design, state.chosen) };
+        return { history: next, ...stillChosen(next.design, state) };
       });
     return {
       id,
@@ -66,6 +72,7 @@ export function createDeskStore(id: string, history: History, revision: number, 
       revision,
       saveState,
       chosen: workedOn(history),
+      also: [],
       hand: EMPTY_HAND,
       opened: history.design,
       atHand: null,
@@ -90,7 +97,18 @@ export function createDeskStore(id: string, history: History, revision: number, 
       redo: () => go(redo),
       choose(chosen) {
         if (rehearsedEdits) return;
-        set((state) => (chosen === state.chosen ? state : { chosen, hand: { ...state.hand, ...NOTHING_IN_HAND } }));
+        set((state) => {
+          if (chosen === state.chosen) return state.also.length === 0 ? state : { also: [] };
+          return { chosen, also: [], hand: { ...state.hand, ...NOTHING_IN_HAND } };
+        });
+      },
+      chooseAlso(part) {
+        if (!rehearsedEdits) set((state) => withPart(state, part));
+      },
+      chooseAll() {
+        set(({ history, chosen }) => ({
+          also: history.design.parts.flatMap(({ id }) => (id === chosen ? [] : [id])),
+        }));
       },
       setHand(change) {
         if (!rehearsedEdits) set((state) => ({ hand: { ...state.hand, ...change } }));
@@ -108,8 +126,25 @@ export function rehearsed(store: DeskStore, act: () => void): Design {
   return rehearse(act).reduce(applyEdit, history.design);
 }
 
-function stillThere(design: Design, chosen: string | null): string | null {
-  return design.parts.some(({ id }) => id === chosen) ? chosen : (design.parts.at(-1)?.id ?? null);
+type Chosen = Pick<DeskState, "chosen" | "also">;
+
+/** What of the chosen parts is still there; the topmost part where nothing is. */
+function stillChosen({ parts }: Design, { chosen, also }: Chosen): Chosen {
+  const isThere = (id: string) => parts.some((part) => part.id === id);
+  if (chosen !== null && isThere(chosen) && also.every(isThere)) return { chosen, also };
+  const left = also.filter(isThere);
+  if (chosen !== null && isThere(chosen)) return { chosen, also: left };
+  const [next = parts.at(-1)?.id ?? null, ...rest] = left;
+  return { chosen: next, also: rest };
+}
+
+/** A part chosen with those that are; one that is chosen already is let go of, but for the last. */
+function withPart({ chosen, also }: Chosen, part: string): Chosen {
+  if (chosen === null) return { chosen: part, also };
+  if (also.includes(part)) return { chosen, also: also.filter((id) => id !== part) };
+  if (part !== chosen) return { chosen, also: [...also, part] };
+  const [next = chosen, ...rest] = also;
+  return { chosen: next, also: rest };
 }
 
 const DeskContext = createContext<DeskStore | null>(null);

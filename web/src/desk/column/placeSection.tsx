@@ -8,6 +8,7 @@ import { Menu, MenuItem } from "@/ui/menu";
 import { Folded } from "../fields/folded";
 import { WordButton } from "../fields/wordButton";
 import { usePicture } from "../stage/pictureContext";
+import { ALIGNMENT_WORDS } from "./alignmentWords";
 import { PlaceNumbers } from "./motif/placeNumbers";
 
 const ROLE_WORDS = [
@@ -39,16 +40,6 @@ function AlignPanel({ part: id }: { part: string }) {
     </Menu>
   );
 }
-
-const ALIGNMENT_WORDS: Readonly<Record<Alignment, string>> = {
-  centre: "in the middle of the sheet",
-  "middle across": "in the middle from left to right",
-  "middle down": "in the middle from top to bottom",
-  left: "at the left margin",
-  right: "at the right margin",
-  top: "at the top margin",
-  bottom: "at the bottom margin",
-};
 
 /** Where the whole part stands, and what it is for; folded while it stands as it comes and is made. */
 export const PlaceOffers = memo(function PlaceOffers({ part, at, role: current }: PlaceSectionProps) {

@@ -18,12 +18,14 @@ import { PlaceOffers } from "./placeSection";
 import { RulesSection } from "./rulesSection";
 import { SolidOffer, SolidSection } from "./solid/solidSection";
 import { SewOffer, StitchSection } from "./stitch/stitchSection";
+import { SeveralParts } from "./severalParts";
 import { SheetSection } from "./sheet/sheetSection";
 
 /** The chosen part in plain sentences, the design's numbers and its sheet at the foot. */
 export function ReadingColumn() {
   const design = useDesign();
   const chosen = useDesk((state) => state.chosen);
+  const also = useDesk((state) => state.also);
   const part = design.parts.find(({ id }) => id === chosen);
   useEffect(watchWheel, []);
   return (
@@ -31,7 +33,9 @@ export function ReadingColumn() {
       aria-label="The design in words"
       className="flex w-80 shrink-0 flex-col gap-2.5 overflow-y-auto overscroll-contain border-r border-hairline bg-surface px-4 py-2 text-[16.5px]"
     >
-      {part ? (
+      {also.length > 0 && chosen !== null ? (
+        <SeveralParts ids={[chosen, ...also]} />
+      ) : part ? (
         <div key={part.id} className="flex flex-col gap-2">
           <PartName part={part} />
           <MotifSection part={part.id} motif={part.motif} cutouts={part.cutouts} />

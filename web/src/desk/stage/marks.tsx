@@ -32,6 +32,7 @@ import { RuleHandles } from "./ruleHandles";
 import { handlePlaces, useRuleHandles } from "./useRuleHandles";
 import { RadiusHandle } from "./radiusHandle";
 import { SecondCopyHandles } from "./secondCopyHandles";
+import { SeveralHandle } from "./severalHandle";
 import { ShareHandle } from "./shareHandle";
 import { VectorHandles } from "./vectorHandles";
 
@@ -42,6 +43,7 @@ export function Marks() {
   const { report, view, size } = usePicture();
   const design = useDesign();
   const chosenId = useDesk((state) => state.chosen);
+  const also = useDesk((state) => state.also);
   const tool = useDesk((state) => state.hand.tool);
   const touching = useDesk((state) => state.hand.touching);
   const chosen = report?.chosen?.id === chosenId ? report?.chosen : null;
@@ -61,7 +63,8 @@ export function Marks() {
       role="group"
     >
       <Guides guides={report.guides} toScreen={(point) => toScreen(view, size, point)} reach={reach} />
-      {chosen && part?.visible && (
+      {also.length > 0 && chosenId !== null && tool === "look" && <SeveralHandle ids={[chosenId, ...also]} />}
+      {chosen && part?.visible && also.length === 0 && (
         <>
           <SourceOutline
             outline={chosen.outline}

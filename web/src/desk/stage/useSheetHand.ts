@@ -6,11 +6,11 @@ import { usePicture } from "./pictureContext";
 
 const CLICK_WITHIN = 4;
 
-/** What the hand does on the sheet: pull to pan, pinch to zoom, click to choose a part. */
+/** What the hand does on the sheet: pull to pan, pinch to zoom, click to choose a part, with Shift one more. */
 export function useSheetHand(element: RefObject<HTMLElement | null>) {
   const { painter, view, size, setView } = usePicture();
   const store = useDeskStore();
-  const { choose } = store.getState();
+  const { choose, chooseAlso } = store.getState();
   const pointers = useRef(new Map<number, Point>());
   const travelled = useRef(0);
 
@@ -59,9 +59,10 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
   };
   const onPointerUp = (event: PointerEvent) => {
     if (!pointers.current.delete(event.pointerId) || travelled.current >= CLICK_WITHIN || !view || !size) return;
+    const isAdding = event.shiftKey;
     void painter
       .copyAt(toSheet(view, size, place(event)), view.scale)
-      .then((found) => found !== null && choose(found.part));
+      .then((found) => found !== null && (isAdding ? chooseAlso : choose)(found.part));
   };
   return { onPointerDown, onPointerMove, onPointerUp, onPointerCancel: onPointerUp };
 }

@@ -3,7 +3,7 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Copy, Eye, EyeOff, Flower2, Lock, LockOpen, MoreHorizontal, MoveDown, MoveUp, Trash2 } from "lucide-react";
 import type { Part } from "@twin-petal/core";
-import { useDesk, useEditing } from "@/store/deskStore";
+import { useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { duplicatePart, movePart, partEdit, removePart, repeatWhole } from "@/store/edits/parts";
 import { Bitmap } from "@/ui/bitmap";
 import { Menu, MenuItem } from "@/ui/menu";
@@ -18,7 +18,7 @@ interface PartTileProps {
 
 /** One part: its picture, which chooses it, and what can be done with it. */
 export const PartTile = memo(function PartTile({ part, picture, chosen, ground }: PartTileProps) {
-  const { choose } = useEditing();
+  const { choose, chooseAlso } = useDeskStore().getState();
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part.id });
   return (
     <li
@@ -33,7 +33,7 @@ export const PartTile = memo(function PartTile({ part, picture, chosen, ground }
         aria-pressed={chosen}
         aria-label={`Part ${part.name}${part.visible ? "" : ", hidden"}${part.locked ? ", locked" : ""}`}
         title={part.name}
-        onClick={() => choose(part.id)}
+        onClick={(event) => (event.shiftKey ? chooseAlso : choose)(part.id)}
         className={`relative block size-[54px] touch-none rounded-md border bg-white p-px ${
           chosen ? "border-2 border-words" : "border-hairline hover:border-quiet"
         }`}

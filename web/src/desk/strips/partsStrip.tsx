@@ -20,6 +20,7 @@ export function PartsStrip() {
   const design = useDesign();
   const { edit } = useEditing();
   const chosen = useDesk((state) => state.chosen);
+  const also = useDesk((state) => state.also);
   const pictures = usePartPictures();
   const { report } = usePicture();
   const sensors = useSensors(
@@ -58,7 +59,7 @@ export function PartsStrip() {
                 key={part.id}
                 part={part}
                 picture={pictures.get(part.id)}
-                chosen={part.id === chosen}
+                chosen={part.id === chosen || also.includes(part.id)}
                 ground={report && groundColor(report.sheet)}
               />
             ))}

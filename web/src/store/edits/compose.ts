@@ -14,6 +14,7 @@ import {
 import { castDraft } from "immer";
 import type { Edit } from "../edit";
 import { freshId } from "./freshId";
+import { movedPlace } from "./moved";
 import { motifFor, partEdit } from "./parts";
 import { scaledDefaults } from "./scaledDefaults";
 
@@ -49,17 +50,9 @@ function moveOf(alignment: Alignment, box: Box, { width, height, margin }: Frame
   }
 }
 
-function movedBy({ at }: Part, move: { x: number; y: number }): Pick<Part["at"], "x" | "y"> {
-  const plus = (stored: Part["at"]["x"], by: number) => {
-    if (Math.abs(by) < 1e-9) return stored;
-    return typeof stored === "number" ? tidy(stored + by) : `${stored} + ${tidy(by)}`;
-  };
-  return { x: plus(at.x, move.x), y: plus(at.y, move.y) };
-}
-
 /** Sets a part whose painted box is known in the sheet's middle or at its edges. */
 export function alignPart(part: Part, box: Box, alignment: Alignment, frame: Frame): Edit {
-  const place = movedBy(part, moveOf(alignment, box, frame));
+  const place = movedPlace(part.at, moveOf(alignment, box, frame));
   return partEdit(part.id, `align “${part.name}”: ${alignment}`, (draft) => {
     Object.assign(draft.at, place);
   });
@@ -80,7 +73,7 @@ export function spreadParts(
   let next = -room / 2;
   for (const { part, box } of sorted) {
     const by = next - box[from];
-    places.set(part.id, movedBy(part, way === "across" ? { x: by, y: 0 } : { x: 0, y: by }));
+    places.set(part.id, movedPlace(part.at, way === "across" ? { x: by, y: 0 } : { x: 0, y: by }));
     next += box[to] - box[from] + gap;
   }
   return {

@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent } from "react";
-import { ANCHOR, type AnchorValue, type MeasuredCopy, type Point } from "@twin-petal/core";
+import { ANCHOR, distance, type AnchorValue, type MeasuredCopy, type Point } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
 import { addGuide } from "@/store/edits/guides";
 import { arrowMove } from "@/ui/arrows";
@@ -59,6 +59,11 @@ export function MeasureLayer() {
     setPair(null);
   };
   const spotAt = (pixel: Point, isFree: boolean) => snapTo(surface.motif(pixel), [], isFree);
+  /** Keys go to a place step by step: only what is nearer than half a step is meant. */
+  const nearKeys = (at: Point): Snapped => {
+    const near = snapTo(at, [], false);
+    return distance(near.point, at) <= nudge / 2 ? near : { point: at, words: null };
+  };
   const drag = useDrag<{ readonly began: boolean }>({
     grasp(event) {
       setByKeys(false);
@@ -84,7 +89,7 @@ export function MeasureLayer() {
       const next = { x: rounded(at.x + move.x), y: rounded(at.y + move.y) };
       // The keys go on from where they are: what is near is taken when the place is.
       setHover({ point: next, words: null });
-    } else if (event.key === " ") place(snapTo(at, [], false));
+    } else if (event.key === " ") place(nearKeys(at));
     else if (event.key === "Enter") leave();
     else if (event.key === "Escape") {
       setFrom(null);

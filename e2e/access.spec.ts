@@ -17,57 +17,59 @@ async function findings(page: Page, scheme: (typeof SCHEMES)[number]) {
   return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(" | ")}`);
 }
 
-for (const colorScheme of SCHEMES) {
-  test(`axe finds nothing on the wall and the desk, ${colorScheme}`, async ({ page }) => {
+/** Nothing is found in the light, nor in the dark. */
+async function expectClean(page: Page): Promise<void> {
+  for (const colorScheme of SCHEMES) {
     await page.emulateMedia({ colorScheme });
-    await page.goto("/");
-    await expect(page.getByRole("heading", { name: "Plaster fan" })).toBeVisible();
     expect(await findings(page, colorScheme)).toEqual([]);
-    const desk = new Desk(page);
-    await desk.open("locker-key-star");
-    await expect(page.getByRole("region", { name: "Motif close-up" })).toBeVisible();
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await page.keyboard.press("Shift+?");
-    await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await page.keyboard.press("Escape");
-    await desk.openEmpty();
-    expect(await findings(page, colorScheme)).toEqual([]);
-  });
+  }
 }
 
-for (const colorScheme of SCHEMES) {
-  test(`axe finds nothing while a motif is made, ${colorScheme}`, async ({ page }) => {
-    test.slow();
-    await page.emulateMedia({ colorScheme });
-    const desk = new Desk(page);
-    await desk.open("plaster-fan");
-    await page.getByRole("button", { name: "Part Fan" }).click();
-    await page.keyboard.press("2");
-    await expect(page.locator("#node-layer")).toBeFocused();
-    await page.keyboard.press(".");
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await page.keyboard.press("x");
-    await page.keyboard.press("3");
-    await expect(page.locator("[data-surface=close-up] #draw-layer")).toBeVisible();
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await desk.open("tile-walk");
-    await page.getByRole("button", { name: "watch it walk" }).click();
-    await page.getByRole("button", { name: "Pause" }).click();
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await desk.open("kelp-drawing");
-    await page.keyboard.press("4");
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await desk.open("swim-night-notice");
-    await page.getByRole("button", { name: "Part Title" }).click();
-    await page.getByRole("button", { name: /^Letter 2/ }).click();
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await desk.open("colouring-card-rosette");
-    await page.getByRole("button", { name: "Part Scalloped heart" }).click();
-    await page.getByRole("button", { name: "cut a shape out …" }).click();
-    expect(await findings(page, colorScheme)).toEqual([]);
-  });
-}
+test("axe finds nothing on the wall and the desk, light and dark", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Plaster fan" })).toBeVisible();
+  await expectClean(page);
+  const desk = new Desk(page);
+  await desk.open("locker-key-star");
+  await expect(page.getByRole("region", { name: "Motif close-up" })).toBeVisible();
+  await expectClean(page);
+  await page.keyboard.press("Shift+?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await expectClean(page);
+  await page.keyboard.press("Escape");
+  await desk.openEmpty();
+  await expectClean(page);
+});
+
+test("axe finds nothing while a motif is made, light and dark", async ({ page }) => {
+  test.slow();
+  const desk = new Desk(page);
+  await desk.open("plaster-fan");
+  await page.getByRole("button", { name: "Part Fan" }).click();
+  await page.keyboard.press("2");
+  await expect(page.locator("#node-layer")).toBeFocused();
+  await page.keyboard.press(".");
+  await expectClean(page);
+  await page.keyboard.press("x");
+  await page.keyboard.press("3");
+  await expect(page.locator("[data-surface=close-up] #draw-layer")).toBeVisible();
+  await expectClean(page);
+  await desk.open("tile-walk");
+  await page.getByRole("button", { name: "watch it walk" }).click();
+  await page.getByRole("button", { name: "Pause" }).click();
+  await expectClean(page);
+  await desk.open("kelp-drawing");
+  await page.keyboard.press("4");
+  await expectClean(page);
+  await desk.open("swim-night-notice");
+  await page.getByRole("button", { name: "Part Title" }).click();
+  await page.getByRole("button", { name: /^Letter 2/ }).click();
+  await expectClean(page);
+  await desk.open("colouring-card-rosette");
+  await page.getByRole("button", { name: "Part Scalloped heart" }).click();
+  await page.getByRole("button", { name: "cut a shape out …" }).click();
+  await expectClean(page);
+});
 
 test("from the wall to a coloured rosette and its file by the keyboard alone", async ({ page }) => {
   const desk = new Desk(page);
@@ -121,52 +123,61 @@ async function nameOf(focused: ReturnType<Page["locator"]>): Promise<string | nu
   return (await focused.getAttribute("aria-label")) ?? (await focused.textContent())?.trim() ?? null;
 }
 
-for (const colorScheme of SCHEMES) {
-  test(`axe finds nothing on the solid view and in the workshop of solids, ${colorScheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme });
-    const desk = new Desk(page);
-    await desk.open("steam-vent");
-    await page.keyboard.press("d");
-    await page.waitForSelector("#solid-view[data-state=united]");
-    await page.getByRole("button", { name: "Cut it open" }).click();
-    expect(await findings(page, colorScheme)).toEqual([]);
-    await openWorkshop(page, "Solid");
-    await expect(page.locator("[data-check=Walls]")).toBeVisible();
-    expect(await findings(page, colorScheme)).toEqual([]);
-  });
-}
+test("axe finds nothing on the solid view and in the workshop of solids, light and dark", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("steam-vent");
+  await page.keyboard.press("d");
+  await page.waitForSelector("#solid-view[data-state=united]");
+  await page.getByRole("button", { name: "Cut it open" }).click();
+  await expectClean(page);
+  await openWorkshop(page, "Solid");
+  await expect(page.locator("[data-check=Walls]")).toBeVisible();
+  await expectClean(page);
+});
 
-for (const colorScheme of SCHEMES) {
-  test(`axe finds nothing in the workshop of cuts, ${colorScheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme });
-    const desk = new Desk(page);
-    await desk.open("cut-paper-lantern-sheet");
-    await openWorkshop(page, "Cut");
-    await page.waitForSelector("[data-check=Amount]");
-    await page.getByRole("slider", { name: "Move" }).fill("40");
-    expect(await findings(page, colorScheme)).toEqual([]);
-  });
-}
+test("axe finds nothing in the workshop of cuts, light and dark", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("cut-paper-lantern-sheet");
+  await openWorkshop(page, "Cut");
+  await page.waitForSelector("[data-check=Amount]");
+  await page.getByRole("slider", { name: "Move" }).fill("40");
+  await expectClean(page);
+});
 
-for (const colorScheme of SCHEMES) {
-  test(`axe finds nothing in the workshop of prints, ${colorScheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme });
-    const desk = new Desk(page);
-    await desk.open("colouring-card-rosette");
-    await openWorkshop(page, "Print");
-    await page.waitForSelector("[data-check='Fits the paper']");
-    expect(await findings(page, colorScheme)).toEqual([]);
-  });
-}
+test("axe finds nothing in the workshop of prints, light and dark", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("colouring-card-rosette");
+  await openWorkshop(page, "Print");
+  await page.waitForSelector("[data-check='Fits the paper']");
+  await expectClean(page);
+});
 
-for (const colorScheme of SCHEMES) {
-  test(`axe finds nothing in the workshop of stitches, ${colorScheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme });
-    const desk = new Desk(page);
-    await desk.open("robe-badge");
-    await openWorkshop(page, "Stitch");
-    await page.waitForSelector("#stitch-view canvas[data-behind=no]");
-    await page.getByRole("slider", { name: "Stitch" }).fill("400");
-    expect(await findings(page, colorScheme)).toEqual([]);
-  });
-}
+test("axe finds nothing in the workshop of stitches, light and dark", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("robe-badge");
+  await openWorkshop(page, "Stitch");
+  await page.waitForSelector("#stitch-view canvas[data-behind=no]");
+  await page.getByRole("slider", { name: "Stitch" }).fill("400");
+  await expectClean(page);
+});
+
+test("axe finds nothing on takes, several parts, measures and what is compared, light and dark", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("colouring-card-rosette");
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+a");
+  await expectClean(page);
+  await page.keyboard.press("5");
+  await expect(page.locator("#measure-layer")).toBeFocused();
+  await page.keyboard.press("Space");
+  await page.keyboard.press("Shift+ArrowRight");
+  await page.keyboard.press("Space");
+  await expectClean(page);
+  await page.getByRole("button", { name: "Takes" }).click();
+  await page.getByRole("button", { name: "Keep this state" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of Take 1" })).toBeVisible();
+  await expectClean(page);
+  await page.getByRole("link", { name: "Compare them" }).click();
+  await expect(page.getByRole("img", { name: "as it is now" })).toBeVisible();
+  await expectClean(page);
+});

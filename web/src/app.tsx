@@ -26,6 +26,7 @@ const router = createBrowserRouter([
       { path: "cut", element: <></> },
       { path: "stitch", element: <></> },
       { path: "solid", element: <></> },
+      { path: "compare", element: <></> },
     ],
   },
   { path: "*", element: <NowhereScreen /> },

@@ -58,6 +58,8 @@ const CutWorkshop = lazy(() => import("@/workshop/cut/cutWorkshop"));
 const StitchWorkshop = lazy(() => import("@/workshop/stitch/stitchWorkshop"));
 const SolidWorkshop = lazy(() => import("@/workshop/solid/solidWorkshop"));
 
+const CompareScreen = lazy(() => import("@/compare/compareScreen"));
+
 const SCREENS = {
   print: <PrintWorkshop />,
   cut: <CutWorkshop />,
@@ -74,7 +76,11 @@ function Opened() {
   const workshop = WORKSHOPS.find((known) => known.kind === kind);
   return (
     <>
-      {workshop ? (
+      {kind === "compare" ? (
+        <Suspense fallback={<Waiting what="Laying them side by side" />}>
+          <CompareScreen />
+        </Suspense>
+      ) : workshop ? (
         <Suspense fallback={<Waiting what="Opening the workshop" />}>{SCREENS[workshop.kind]}</Suspense>
       ) : (
         <Desk />

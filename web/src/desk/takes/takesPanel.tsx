@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Popover } from "radix-ui";
+import { Link } from "react-router";
 import { ExternalLink, Images, RotateCcw, Trash2 } from "lucide-react";
 import { pictureOfSave, type Save, type Take } from "@/api/takes";
 import { Button, IconButton } from "@/ui/button";
@@ -54,6 +55,11 @@ function Takes() {
       <Button look="main" className="self-start" disabled={keep.isPending} onClick={() => keep.mutate(freshName(kept))}>
         Keep this state
       </Button>
+      {kept.length + earlier.length > 0 && (
+        <Link to={`/designs/${actions.id}/compare`} className="mt-2 self-start font-medium text-live underline">
+          Compare them
+        </Link>
+      )}
       {kept.length === 0 && takes.isSuccess && (
         <p className="mt-2 text-[15px] text-quiet">
           What you keep stays as it is, with its picture, however the design goes on.

@@ -78,12 +78,21 @@ test("lettering", async ({ page }) => {
   await page.screenshot(picture("lettering"));
 });
 
-test("strokes", async ({ page }) => {
+test("states compared", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.open("kelp-drawing");
-  await page.keyboard.press("4");
-  await page.waitForTimeout(800);
-  await page.screenshot(picture("strokes"));
+  await desk.open("plaster-fan");
+  await page.getByRole("button", { name: "Takes" }).click();
+  await page.getByRole("button", { name: "Keep this state" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of Take 1" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await desk.type("turn", "14");
+  await desk.saved();
+  await page.getByRole("button", { name: "Takes" }).click();
+  await page.getByRole("link", { name: "Compare them" }).click();
+  const pictures = page.getByRole("img", { name: /as it is now|Take 1/ });
+  await expect(pictures).toHaveCount(2);
+  await expect(page.getByRole("list", { name: "Differences" })).toBeVisible();
+  await page.screenshot(picture("compare"));
 });
 
 test("the picker", async ({ page }) => {

@@ -39,7 +39,7 @@ describe("composing the sheet", () => {
   test("a place that is a formula keeps it and is moved by a length", () => {
     const design = designOf({ numbers: [{ name: "n", value: 4 }], parts: [part("a", { at: { x: "n * 2" } })] });
     const { at } = first(applyEdit(design, alignPart(first(design), box(0, 40), "centre", FRAME)));
-    expect(at.x).toBe("n * 2 + -20");
+    expect(at.x).toBe("(n * 2) + -20");
   });
 
   test("parts are spread with one gap between each two, from margin to margin, in their order", () => {

@@ -77,3 +77,44 @@ test("an SVG is pasted as a motif; what is neither is told; words that are typed
   await page.keyboard.press("Control+v");
   await expect(name).toHaveValue("Tide");
 });
+
+test("a rule stack, and a finish, are carried from one design to a part of another, with what they need", async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(["clipboard-read", "clipboard-write"]);
+  const desk = new Maker(page);
+  await desk.open("locker-key-star");
+  await page.getByRole("button", { name: "Part Blade" }).click();
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+c");
+  await desk.lay(
+    JSON.stringify({
+      format: "twin-petal/1",
+      numbers: [{ name: "points", value: 5 }],
+      parts: [{ id: "a", name: "Leaf", motif: { kind: "leaf" }, rules: [{ kind: "ring" }] }],
+    }),
+  );
+  await page.getByRole("button", { name: "Reorder rule 1, ring" }).focus();
+  await page.keyboard.press("Control+v");
+  // A leaf is its own mirror image.
+  await expect(desk.copies("8")).toBeVisible();
+  await page.getByRole("button", { name: "no fill" }).focus();
+  await page.keyboard.press("Control+v");
+  await expect(page.getByRole("button", { name: "Undo: paste the finish of “Blade”" })).toBeVisible();
+  expect(await desk.file()).toMatchObject({
+    numbers: [{ name: "points", value: 5 }, { name: "points2" }],
+    palette: [{ name: "dark" }, { name: "glint" }],
+    parts: [
+      {
+        id: "a",
+        motif: { kind: "leaf" },
+        rules: [{ kind: "reflect" }, { kind: "turn", count: "points2" }],
+        finish: { fill: { colors: ["palette:dark", "palette:glint"] } },
+      },
+    ],
+  });
+  await page.keyboard.press("Control+z");
+  await page.keyboard.press("Control+z");
+  await expect(desk.copies("12")).toBeVisible();
+});

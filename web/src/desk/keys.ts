@@ -170,6 +170,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
 /** What the browser itself binds to keys. */
 export const CLIPBOARD_KEYS: readonly { shown: string; words: string }[] = [
   { shown: "Ctrl C, X, V", words: "Copy, cut, paste parts, between designs too; paste an SVG" },
+  { shown: "Ctrl V among rules", words: "Paste only the rules, or in the finish only that" },
 ];
 
 /** How nodes answer to keys while the tool for them is in hand. */

@@ -2,7 +2,7 @@ import { useEffect } from "react";
 import { toast } from "sonner";
 import { bundleOf, openDesign, writeDesign } from "@twin-petal/core";
 import { useDeskStore, type DeskStore } from "@/store/deskStore";
-import { pasteParts } from "@/store/edits/pasteParts";
+import { pasteParts, pastePiece, type PartPiece } from "@/store/edits/pasteParts";
 import { partsWords, removeSeveral } from "@/store/edits/several";
 import { importPicture } from "./importPicture";
 import { isElsewhere, isTyping } from "./keyTargets";
@@ -26,7 +26,7 @@ export function useClipboard(): void {
     const paste = (event: ClipboardEvent) => {
       if (!isOurs(event)) return;
       event.preventDefault();
-      void pasteFrom(store, event.clipboardData);
+      void pasteFrom(store, event.clipboardData, pieceAt(event.target));
     };
     document.addEventListener("copy", copy);
     document.addEventListener("cut", cut);
@@ -56,13 +56,25 @@ function copyParts(store: DeskStore, event: ClipboardEvent): string[] {
   return ids;
 }
 
-async function pasteFrom(store: DeskStore, data: DataTransfer | null): Promise<void> {
+/** What is pasted goes by where the keys are: among the rules only rules, in the finish only that. */
+function pieceAt(target: EventTarget | null): PartPiece | null {
+  const section = target instanceof Element ? target.closest("section")?.getAttribute("aria-label") : null;
+  return section === "Rules" ? "rules" : section === "Finish" ? "finish" : null;
+}
+
+async function pasteFrom(store: DeskStore, data: DataTransfer | null, piece: PartPiece | null): Promise<void> {
   const [file] = data?.files ?? [];
   if (file) return importPicture(store, file, null);
   const text = data?.getData("text/plain") ?? "";
   if (text.trim() === "") return;
   const { design, problems } = openDesign(text);
-  const { history, edit, choose } = store.getState();
+  const { history, chosen, edit, choose } = store.getState();
+  if (design && piece !== null && chosen !== null) {
+    const pasted = pastePiece(history.design, design, chosen, piece);
+    if ("trouble" in pasted) return void toast.error(`It was not pasted: ${pasted.trouble}.`);
+    edit(pasted);
+    return;
+  }
   if (design) {
     const pasted = pasteParts(history.design, design);
     if ("trouble" in pasted) return void toast.error(`It was not pasted: ${pasted.trouble}.`);

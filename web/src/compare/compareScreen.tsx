@@ -1,11 +1,11 @@
 import { useState, type KeyboardEvent } from "react";
-import { ArrowLeft, Plus, X } from "lucide-react";
-import { Link } from "react-router";
+import { Plus, X } from "lucide-react";
 import { SavePanel } from "@/desk/strips/savePanel";
 import { UndoRedo } from "@/desk/strips/undoRedo";
 import { useDesk } from "@/store/deskStore";
 import { Button, IconButton } from "@/ui/button";
 import { Choice } from "@/ui/choice";
+import { BackToDesk } from "@/ui/backToDesk";
 import { useDrag } from "@/ui/useDrag";
 import { Differences } from "./differencesPanel";
 import { SheetView, WHOLE, type SheetsView } from "./sheetView";
@@ -34,13 +34,7 @@ export default function CompareScreen() {
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
       <header className="flex h-11 shrink-0 items-center gap-2 border-b border-hairline bg-surface px-3">
-        <Link
-          to={`/designs/${id}`}
-          className="flex items-center gap-1 rounded-md px-2 py-1 font-medium hover:bg-page"
-          title="Back to the desk"
-        >
-          <ArrowLeft size={16} aria-hidden="true" /> Desk
-        </Link>
+        <BackToDesk id={id} />
         <h1 className="text-[18px] font-bold">{name}, compared</h1>
         <SavePanel />
         <UndoRedo />

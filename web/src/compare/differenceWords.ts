@@ -1,4 +1,12 @@
-import { isNumberValue, type Design, type Difference } from "@twin-petal/core";
+import {
+  isNumberValue,
+  motifOf,
+  ruleOf,
+  type Design,
+  type Difference,
+  type FieldTable,
+  type Part,
+} from "@twin-petal/core";
 import { fieldWords } from "@/desk/fields/fieldWords";
 import { kindName } from "@/desk/column/motif/motifKinds";
 
@@ -17,7 +25,22 @@ export function differenceWords(from: Design, to: Design, difference: Difference
   if (kind === "added") return { about: name, before: "not there", after: "a part" };
   if (kind === "removed") return { about: name, before: "a part", after: "not there" };
   if (kind === "order") return { about: "the parts", before: "in this order", after: "in another order" };
-  return { about: placeWords(from, to, difference, name), before: said(before), after: said(after) };
+  const usual = usualAt(part, difference.at);
+  return { about: placeWords(from, to, difference, name), before: said(before ?? usual), after: said(after ?? usual) };
+}
+
+/** What a motif's or a rule's field is where nothing is stored. */
+function usualAt(part: Part | undefined, [first, ...rest]: Difference["at"]): unknown {
+  if (!part) return undefined;
+  const [index, inRule, ...deeper] = rest;
+  if (first === "motif" && rest.length === 1) return defaultOf(motifOf(part.motif.kind)?.fields, index);
+  if (first !== "rules" || typeof index !== "number" || deeper.length > 0) return undefined;
+  return defaultOf(ruleOf(part.rules[index]?.kind ?? "")?.fields, inRule);
+}
+
+function defaultOf(fields: FieldTable | undefined, key: string | number | undefined): unknown {
+  const field = typeof key === "string" ? fields?.[key] : undefined;
+  return field && "default" in field ? field.default : undefined;
 }
 
 function placeWords(from: Design, to: Design, { part: id, at }: Difference, name: string): string {

@@ -1,11 +1,11 @@
 import { useEffect, type ReactNode } from "react";
-import { ArrowLeft } from "lucide-react";
-import { Link, NavLink } from "react-router";
+import { NavLink } from "react-router";
 import { hasSolids } from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
 import { NumbersSection } from "@/desk/column/numbersSection";
 import { SavePanel } from "@/desk/strips/savePanel";
 import { UndoRedo } from "@/desk/strips/undoRedo";
+import { BackToDesk } from "@/ui/backToDesk";
 import { watchWheel } from "@/ui/wheelSteps";
 import { WORKSHOPS } from "./workshops";
 
@@ -30,13 +30,7 @@ export function WorkshopFrame({ actions, settings, checks, device, run, children
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
       <header className="flex h-11 shrink-0 items-center gap-2 border-b border-hairline bg-surface px-3">
-        <Link
-          to={`/designs/${id}`}
-          className="flex items-center gap-1 rounded-md px-2 py-1 font-medium hover:bg-page"
-          title="Back to the desk"
-        >
-          <ArrowLeft size={16} aria-hidden="true" /> Desk
-        </Link>
+        <BackToDesk id={id} />
         <h1 className="text-[18px] font-bold">{name}</h1>
         <nav aria-label="Workshops" className="flex items-center text-[15px]">
           {workshops.map(({ kind, name: words }) => (

@@ -1,19 +1,26 @@
+import type { Page } from "@playwright/test";
 import { Maker } from "./making";
 import { expect, test } from "./server";
 
 // There is one clipboard for all windows.
 test.describe.configure({ mode: "serial" });
 
+/** A desk on which a part of the key star has just been copied. */
+async function withOnClipboard(page: Page, part: string): Promise<Maker> {
+  const desk = new Maker(page);
+  await desk.open("locker-key-star");
+  await page.getByRole("button", { name: `Part ${part}` }).click();
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+c");
+  return desk;
+}
+
 test("a part goes from one design to another by the clipboard, with its numbers and colours; doubled beside itself", async ({
   page,
   context,
 }) => {
   await context.grantPermissions(["clipboard-read", "clipboard-write"]);
-  const desk = new Maker(page);
-  await desk.open("locker-key-star");
-  await page.getByRole("button", { name: "Part Studs" }).click();
-  await page.locator("#sheet").focus();
-  await page.keyboard.press("Control+c");
+  const desk = await withOnClipboard(page, "Studs");
   await expect(page.getByText("“Studs” is on the clipboard")).toBeVisible();
   // What is on the clipboard is a design file.
   const text = await page.evaluate(() => navigator.clipboard.readText());
@@ -83,11 +90,7 @@ test("a rule stack, and a finish, are carried from one design to a part of anoth
   context,
 }) => {
   await context.grantPermissions(["clipboard-read", "clipboard-write"]);
-  const desk = new Maker(page);
-  await desk.open("locker-key-star");
-  await page.getByRole("button", { name: "Part Blade" }).click();
-  await page.locator("#sheet").focus();
-  await page.keyboard.press("Control+c");
+  const desk = await withOnClipboard(page, "Blade");
   await desk.lay(
     JSON.stringify({
       format: "twin-petal/1",

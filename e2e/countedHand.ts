@@ -70,6 +70,14 @@ export class CountedHand extends Maker {
     this.actions += 2;
   }
 
+  /** The same for the last of several numbers of one name. */
+  async setLast(name: string, text: string): Promise<void> {
+    await this.number(name).last().click();
+    await this.page.getByRole("textbox", { name, exact: true }).fill(text);
+    await this.page.keyboard.press("Enter");
+    this.actions += 2;
+  }
+
   async duplicate(part: string): Promise<void> {
     await this.hit("button", `More for ${part}`);
     await this.hit("menuitem", "Duplicate");

@@ -100,10 +100,7 @@ test("a colouring card: petals of a pointed ellipse, a welded scalloped rim, two
   await hand.set("radius", "14");
   await hand.repeat("ring");
   await hand.set("count", "18");
-  await page.getByRole("spinbutton", { name: "radius", exact: true }).last().click();
-  await page.getByRole("textbox", { name: "radius", exact: true }).fill("70");
-  await page.keyboard.press("Enter");
-  hand.actions += 2;
+  await hand.setLast("radius", "70");
   await hand.hit("button", "join: apart");
   await hand.hit("menuitem", /^merged/i);
   await hand.hit("button", "join a part with them …");
@@ -164,11 +161,7 @@ test("a robe-hook knot: half circles between an outer and an inner one, a quarte
   await hand.set("second shape down", "-16");
   await hand.set("count", "4");
   await hand.repeat("turn");
-  const counts = page.getByRole("spinbutton", { name: "count", exact: true });
-  await counts.last().click();
-  await page.getByRole("textbox", { name: "count", exact: true }).fill("4");
-  await page.keyboard.press("Enter");
-  hand.actions += 2;
+  await hand.setLast("count", "4");
   await hand.hit("button", "join: apart");
   await hand.hit("menuitem", /^woven/i);
   await made(hand, 71, [{ rules: [{ kind: "between" }, { kind: "turn", count: 4 }], join: { mode: "weave" } }]);

@@ -1,16 +1,8 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { differencesBetween, parseDesign, readDesign, toFile, withDifference, type Design } from "../src";
+import { differencesBetween, readDesign, toFile, withDifference, type Design } from "../src";
+import { DEMO } from "./demoDesigns";
 import { designWith } from "./testDesign";
-
-const DEMO = readdirSync("demo")
-  .filter((name) => name.endsWith(".petal.json"))
-  .map((name) => {
-    const { design } = parseDesign(readFileSync(`demo/${name}`, "utf8"));
-    if (!design) throw new Error(name);
-    return design;
-  });
 
 const all = (from: Design, to: Design) => differencesBetween(from, to).reduce(withDifference, from);
 
@@ -31,18 +23,26 @@ describe("differences between designs", () => {
     );
     expect(differencesBetween(from, to)).toMatchObject([
       { kind: "value", part: null, at: ["sheet", "width"], before: 200, after: 120 },
-      { kind: "removed", part: "b" },
       { kind: "value", part: "a", at: ["motif", "tip"], before: undefined, after: 0.4 },
       { kind: "value", part: "a", at: ["rules", 0, "count"], before: 14, after: 16 },
+      { kind: "removed", part: "b" },
       { kind: "added", part: "c" },
       { kind: "order", before: ["a", "c"], after: ["c", "a"] },
     ]);
     const turned = own([{ id: "a", motif: { kind: "disc" }, rules: [{ kind: "turn" }] }]);
     expect(differencesBetween(from, turned)).toMatchObject([
-      { kind: "removed", part: "b" },
       { part: "a", at: ["motif"] },
       { part: "a", at: ["rules"] },
+      { kind: "removed", part: "b" },
     ]);
+    // What followed a part that is taken out follows nothing.
+    const led = own([
+      { id: "line", motif: { kind: "line" } },
+      { id: "a", motif: { kind: "disc" }, rules: [{ kind: "along", path: "line" }] },
+    ]);
+    const free = own([{ id: "a", motif: { kind: "disc" } }]);
+    const gone = differencesBetween(led, free).find(({ kind }) => kind === "removed");
+    expect(gone && readDesign(toFile(withDifference(led, gone))).problems).toEqual([]);
   });
 
   test("equals have none; all of them taken over make the one the other, for any two designs shipped", () => {

@@ -1,20 +1,12 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { buildScene, bundleOf, parseDesign, readDesign, takeIn, toFile, type Design } from "../src";
+import { buildScene, bundleOf, readDesign, takeIn, toFile, type Design } from "../src";
+import { DEMO } from "./demoDesigns";
 import { designWith } from "./testDesign";
 import { withFonts, withGeometryEngine } from "./prepared";
 import { outlinesOf } from "./scenes";
 
 beforeAll(() => Promise.all([withGeometryEngine(), withFonts()]));
-
-const DEMO = readdirSync("demo")
-  .filter((name) => name.endsWith(".petal.json"))
-  .map((name) => {
-    const { design } = parseDesign(readFileSync(`demo/${name}`, "utf8"));
-    if (!design) throw new Error(name);
-    return design;
-  });
 
 function taken(own: Design, other: Design): { design: Design; parts: readonly string[] } {
   const whole = takeIn(own, other);

@@ -1,5 +1,6 @@
 import { isRecord, isSame } from "../fields/stored";
 import { DESIGN, type Design } from "./design";
+import { forgetPart } from "./names";
 import type { Part } from "./partFields";
 
 /** One thing in which two designs differ. */
@@ -43,8 +44,8 @@ function partDifferences(from: readonly Part[], to: readonly Part[]): Difference
   const stands = [...from.map(({ id }) => id).filter((id) => wanted.has(id)), ...added.map(({ id }) => id)];
   const order = to.map(({ id }) => id);
   return [
-    ...removed.map((part) => about("removed", part.id, part, undefined)),
     ...changed,
+    ...removed.map((part) => about("removed", part.id, part, undefined)),
     ...added.map((part) => about("added", part.id, undefined, part)),
     ...(isSame(stands, order)
       ? []
@@ -83,7 +84,9 @@ function nameOf(value: unknown): string | null {
 
 /** A design with one difference taken over. */
 export function withDifference(design: Design, { kind, part: id, at, after }: Difference): Design {
-  if (kind === "removed") return { ...design, parts: design.parts.filter((part) => part.id !== id) };
+  if (kind === "removed" && id !== null) {
+    return forgetPart({ ...design, parts: design.parts.filter((part) => part.id !== id) }, id);
+  }
   if (kind === "added") return isPart(after) ? { ...design, parts: [...design.parts, after] } : design;
   if (kind === "order") return { ...design, parts: inOrder(design.parts, after) };
   if (id === null) return whole(set(design, at, after));

@@ -7,7 +7,18 @@ import type { PartGeometry } from "./scene";
 const NEAR = 1e-3;
 
 /** By what of its outline a motif stands when it stands by its own origin; "own" where that is neither foot nor middle. */
-export function ownStand({ path, motifAt }: Pick<PartGeometry, "path" | "motifAt">): StandsBy {
+export function ownStand(geometry: Pick<PartGeometry, "path" | "motifAt">): StandsBy {
+  const known = remembered.get(geometry);
+  if (known !== undefined) return known;
+  const found = standOf(geometry);
+  remembered.set(geometry, found);
+  return found;
+}
+
+/** It is asked with every picture. */
+const remembered = new WeakMap<object, StandsBy>();
+
+function standOf({ path, motifAt }: Pick<PartGeometry, "path" | "motifAt">): StandsBy {
   const back = invert(motifAt);
   if (!back || path.length === 0) return "own";
   const { left, right, top, bottom } = boxOfPath(transformPath(path, back));

@@ -1,5 +1,14 @@
 import { useMemo } from "react";
-import { differencesBetween, withDifference, type Design, type Difference } from "@twin-petal/core";
+import { toast } from "sonner";
+import {
+  differencesBetween,
+  problemLine,
+  readDesign,
+  toFile,
+  withDifference,
+  type Design,
+  type Difference,
+} from "@twin-petal/core";
 import { WordButton } from "@/desk/fields/wordButton";
 import { useDeskStore } from "@/store/deskStore";
 import { goBackTo } from "@/store/edits/goBack";
@@ -23,7 +32,12 @@ export function Differences({ from, to, words, onLight }: DifferencesProps) {
   const differences = useMemo(() => differencesBetween(from, to), [from, to]);
   const take = (taken: readonly Difference[], label: string) => {
     const { history, edit } = store.getState();
-    edit(goBackTo(taken.reduce(withDifference, history.design), label));
+    const next = taken.reduce(withDifference, history.design);
+    const [problem] = readDesign(toFile(next)).problems;
+    if (problem) {
+      return void toast.error(`It needs more of ${words}: ${problemLine(problem)}. Take that over first, or all.`);
+    }
+    edit(goBackTo(next, label));
   };
   if (differences.length === 0) return <p className="text-quiet">{words} is the same as it is now.</p>;
   return (

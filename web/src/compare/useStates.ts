@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { readDesign, type Design } from "@twin-petal/core";
-import { fetchSave, listSaves, listTakes } from "@/api/takes";
+import { fetchSave } from "@/api/takes";
+import { useSaves } from "@/desk/takes/useSaves";
 import { whenWords } from "@/desk/takes/whenWords";
 import { useDesign } from "@/store/deskStore";
 
@@ -15,10 +16,7 @@ export interface OfferedState {
 
 /** What there is to compare: the present state, the takes, the earlier saves. */
 export function useOfferedStates(id: string, now: number): readonly OfferedState[] {
-  const takes = useQuery({ queryKey: ["takes", id], queryFn: () => listTakes(id) });
-  const saves = useQuery({ queryKey: ["saves", id], queryFn: () => listSaves(id) });
-  const kept = takes.data ?? [];
-  const earlier = (saves.data ?? []).slice(1).filter(({ take }) => take === null);
+  const { kept, earlier } = useSaves(id);
   return [
     { revision: PRESENT, words: "as it is now" },
     ...kept.map(({ revision, name }) => ({ revision, words: `“${name}”` })),

@@ -45,11 +45,9 @@ type Actions = ReturnType<typeof useTakes>;
 
 function Takes() {
   const actions = useTakes();
-  const { takes, saves, keep } = actions;
+  const { takes, kept, earlier, keep } = actions;
   const [shown, setShown] = useState(SHOWN);
   const [now] = useState(() => Date.now());
-  const kept = takes.data ?? [];
-  const earlier = (saves.data ?? []).slice(1).filter(({ take }) => take === null);
   return (
     <>
       <Button look="main" className="self-start" disabled={keep.isPending} onClick={() => keep.mutate(freshName(kept))}>

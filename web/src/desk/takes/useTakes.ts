@@ -1,13 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { problemLine, readDesign, toFile, type Design } from "@twin-petal/core";
 import { createDesign } from "@/api/designs";
 import { messageOf } from "@/api/http";
-import { dropTake, fetchSave, keepTake, listSaves, listTakes, nameTake, type Take } from "@/api/takes";
+import { dropTake, fetchSave, keepTake, nameTake, type Take } from "@/api/takes";
 import { useDeskStore } from "@/store/deskStore";
 import { goBackTo } from "@/store/edits/goBack";
 import { whenSaved } from "@/store/whenSaved";
+import { useSaves } from "./useSaves";
 
 const tell = (error: unknown) => void toast.error(messageOf(error));
 
@@ -17,8 +18,7 @@ export function useTakes() {
   const { id } = store.getState();
   const client = useQueryClient();
   const go = useNavigate();
-  const takes = useQuery({ queryKey: ["takes", id], queryFn: () => listTakes(id) });
-  const saves = useQuery({ queryKey: ["saves", id], queryFn: () => listSaves(id) });
+  const saved = useSaves(id);
   const changed = () =>
     void Promise.all(
       [
@@ -62,7 +62,7 @@ export function useTakes() {
     onSuccess: (next) => void go(`/designs/${next}`),
     onError: tell,
   });
-  return { id, takes, saves, keep, name, drop, goBack, open };
+  return { id, ...saved, keep, name, drop, goBack, open };
 }
 
 async function readSave(id: string, revision: number): Promise<Design> {

@@ -36,12 +36,17 @@ export function MeasureLayer() {
   const [pair, setPair] = useState<Pair | null>(null);
   const [pointedAt, setPointedAt] = useState<MeasuredCopy | null>(null);
   const [isByKeys, setByKeys] = useState(false);
-  const asked = useRef(0);
+  const isAsking = useRef(false);
 
   const lookAt = (spot: Snapped) => {
     setHover(spot);
-    const turn = ++asked.current;
-    void painter.measureAt(spot.point, surface.scale).then((found) => turn === asked.current && setPointedAt(found));
+    // One question at a time: a quick hand must not queue them.
+    if (isAsking.current) return;
+    isAsking.current = true;
+    void painter.measureAt(spot.point, surface.scale).then((found) => {
+      isAsking.current = false;
+      setPointedAt(found);
+    });
   };
   const place = (spot: Snapped) => {
     if (from) {

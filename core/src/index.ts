@@ -160,6 +160,8 @@ export * from "./design/guides/definition";
 export * from "./design/names";
 export * from "./design/takeIn";
 export * from "./design/differences";
+export * from "./design/shelf/piece";
+export * from "./design/shelf/shelfFile";
 export * from "./design/rewrite";
 export * from "./motif/drawn/drawnValues";
 export * from "./motif/freehand/strokes";

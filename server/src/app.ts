@@ -13,6 +13,7 @@ import { notFound, problemHandler } from "./problem";
 import { designRoutes } from "./routes/designs";
 import { jobRoutes } from "./routes/jobs";
 import { makeRoutes } from "./routes/make";
+import { shelfRoutes } from "./routes/shelf";
 import { sameOrigin } from "./sameOrigin";
 
 interface Parts {
@@ -39,6 +40,7 @@ export function createApp({ store, pools, pictures, jobs, logger, webFolder, hos
     response.json({ ok: true, uptime: Math.round(process.uptime()) });
   });
   app.use("/api/designs", designRoutes(store, pools, pictures));
+  app.use("/api/shelf", shelfRoutes(store.shelf, pools));
   app.use("/api/make", makeRoutes(pools));
   app.use("/api/jobs", jobRoutes(jobs));
   app.use("/api", notFound);

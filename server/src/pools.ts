@@ -1,8 +1,8 @@
 import { Piscina } from "piscina";
-import type { MakeOptions } from "@twin-petal/core";
+import type { MakeOptions, ShelfKind } from "@twin-petal/core";
 import { badDesign, HttpProblem } from "./problem";
 import type { MakeResult, MakeTask } from "./work/makeWorker";
-import type { ReadResult } from "./work/readWorker";
+import type { ReadResult, ReadTask } from "./work/readWorker";
 import { inRepository } from "./settings";
 
 const LONGEST_MILLISECONDS = 60_000;
@@ -22,7 +22,7 @@ interface MadeFile {
  * Reading has a thread to itself: a save does not wait for files being made.
  */
 export class Pools {
-  private readonly reading = new Piscina<string, ReadResult>({
+  private readonly reading = new Piscina<ReadTask, ReadResult>({
     filename: inRepository("server/dist/work/readWorker.js"),
     minThreads: 1,
     maxThreads: 2,
@@ -36,9 +36,9 @@ export class Pools {
     idleTimeout: 30_000,
   });
 
-  /** Reads a design's text; every fault in it is answered at once. */
-  async read(text: string): Promise<ReadDesign> {
-    const result = await limited("Reading the design", (signal) => this.reading.run(text, { signal }));
+  /** Reads a design's text, which may have to be a piece for the shelf; every fault in it is answered at once. */
+  async read(text: string, piece: ShelfKind | null = null): Promise<ReadDesign> {
+    const result = await limited("Reading the design", (signal) => this.reading.run({ text, piece }, { signal }));
     if ("noJson" in result) throw new HttpProblem(400, "The body is no JSON.");
     if ("problems" in result) throw badDesign(result.problems);
     return result;

@@ -1,11 +1,6 @@
-import { cpSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
 import { describe, expect, test } from "@jest/globals";
-import { createClient } from "@libsql/client";
-import { drizzle } from "drizzle-orm/libsql";
-import { migrate } from "drizzle-orm/libsql/migrator";
 import { answer, callsTo } from "./calls";
+import { insertDesign, olderDatabase } from "./olderDatabase";
 import { newDataFolder, startServer } from "./running";
 import { DESIGN, served } from "./served";
 
@@ -77,21 +72,12 @@ describe("takes", () => {
 });
 
 /** A database as the version before takes had pictures wrote it, with saves of the last days. */
-async function olderDatabase(folder: string, now: number): Promise<void> {
-  const migrations = mkdtempSync(join(tmpdir(), "twin-petal-older-"));
-  cpSync("server/src/db/migrations", migrations, { recursive: true });
-  const journal = join(migrations, "meta", "_journal.json");
-  const { entries, ...rest } = JSON.parse(readFileSync(journal, "utf8"));
-  writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, 2) }));
-  const client = createClient({ url: `file:${join(folder, "twin-petal.db")}` });
-  await migrate(drizzle(client), { migrationsFolder: migrations });
+async function databaseBeforeTakes(folder: string, now: number): Promise<void> {
+  const client = await olderDatabase(folder, 2);
   const hour = 3_600_000;
   // Hours before now, in the order of the revisions.
   const ages = [75, 74, 50, 49, 5.2, 5.1, 3, 2.9, 0.9, 0.8, 0.7, 0.1];
-  await client.execute({
-    sql: "insert into designs values ('old', 'Old', ?, ?, null, 200, 200, 'mm', 12, 12, ?)",
-    args: [ages.length, now - 0.1 * hour, JSON.stringify(DESIGN)],
-  });
+  await insertDesign(client, "old", JSON.stringify(DESIGN), ages.length, now - 0.1 * hour);
   for (const [index, age] of ages.entries()) {
     await client.execute({
       sql: "insert into revisions values ('old', ?, ?, ?, ?)",
@@ -109,7 +95,7 @@ test("a database of the version before opens with all it holds; earlier saves ar
   const folder = newDataFolder();
   // Half past an hour of a day, so that no age falls on an edge.
   const now = Date.now();
-  await olderDatabase(folder, now);
+  await databaseBeforeTakes(folder, now);
   const server = await startServer(folder);
   try {
     const own = callsTo(server);

@@ -2,6 +2,7 @@ import { and, asc, desc, eq, gt, isNotNull, isNull, like, ne, notInArray, or, sq
 import type { ReadDesign } from "../pools";
 import type { Database } from "./database";
 import { designs, pictures, revisions } from "./schema";
+import { ShelfStore } from "./shelfStore";
 import { TakeStore } from "./takeStore";
 import { thinnedOut } from "./thinning";
 import { WriteQueue } from "./writeQueue";
@@ -19,7 +20,7 @@ export interface ListQuery {
 }
 
 /** How a save ended. */
-type SaveOutcome =
+export type SaveOutcome =
   | { readonly kind: "saved"; readonly revision: number }
   | { readonly kind: "stale"; readonly revision: number }
   | { readonly kind: "missing" };
@@ -41,9 +42,12 @@ export class DesignStore {
   private readonly queue = new WriteQueue();
   /** The states that are kept under a name. */
   readonly takes: TakeStore;
+  /** What is kept to be used again. */
+  readonly shelf: ShelfStore;
 
   constructor(private readonly db: Database) {
     this.takes = new TakeStore(db, this.queue);
+    this.shelf = new ShelfStore(db, this.queue);
   }
 
   async list({ search, order, after, binned }: ListQuery) {

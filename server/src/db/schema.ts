@@ -1,3 +1,4 @@
+import { SHELF_KINDS } from "@twin-petal/core";
 import { integer, primaryKey, real, sqliteTable, text, blob } from "drizzle-orm/sqlite-core";
 
 /** The designs as they stand. What the wall shows is kept beside the content, so that listing reads none of it. */
@@ -48,6 +49,20 @@ export const pictures = sqliteTable(
   },
   (table) => [primaryKey({ columns: [table.design, table.revision] })],
 );
+
+/** What is kept to be used again in other designs. */
+export const shelf = sqliteTable("shelf", {
+  id: text("id").primaryKey(),
+  kind: text("kind", { enum: SHELF_KINDS }).notNull(),
+  name: text("name").notNull(),
+  revision: integer("revision").notNull(),
+  /** Milliseconds since 1970. */
+  changed: integer("changed").notNull(),
+  /** When it was taken off; null while it is there. */
+  removed: integer("removed"),
+  /** The text of the design file that holds it. */
+  content: text("content").notNull(),
+});
 
 /** What simulated devices were given to do. The file is kept, so that it can be run again. */
 export const jobs = sqliteTable("jobs", {

@@ -1,17 +1,14 @@
 import { Router, type Request, type Response } from "express";
-import { customAlphabet } from "nanoid";
 import { object, string, ValidationError } from "yup";
 import type { DesignStore, ListQuery } from "../db/designStore";
 import type { Pictures } from "../pictures";
 import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
-import { designIn, takeBody } from "./designBody";
+import { DESIGN_TYPE, designIn, takeBody } from "./designBody";
 import { etagOf, expectedRevision } from "./etag";
 import { existing, missing, revisionOf, stale } from "./found";
+import { newId } from "./newId";
 import { takeRoutes } from "./takes";
-
-const MEDIA_TYPE = "application/vnd.twin-petal+json";
-const newId = customAlphabet("0123456789abcdefghijklmnopqrstuvwxyz", 12);
 
 const listQuery = object({
   search: string().max(200).default(""),
@@ -52,7 +49,7 @@ export function designRoutes(store: DesignStore, pools: Pools, pictures: Picture
     const row = await existing(store, request.params.id);
     response
       .set({ ETag: etagOf(row.revision), "Cache-Control": "no-cache" })
-      .type(MEDIA_TYPE)
+      .type(DESIGN_TYPE)
       .send(row.content);
   });
 
@@ -83,7 +80,7 @@ export function designRoutes(store: DesignStore, pools: Pools, pictures: Picture
 
   router.get("/:id/revisions/:revision", async (request, response) => {
     const row = await revisionOf(store, request.params);
-    response.type(MEDIA_TYPE).send(row.content);
+    response.type(DESIGN_TYPE).send(row.content);
   });
 
   router.get("/:id/revisions/:revision/picture.png", async (request, response) => {

@@ -1,5 +1,11 @@
-import { readDesign, writeDesign, type Problem } from "@twin-petal/core";
+import { pieceTrouble, readDesign, writeDesign, type Problem, type ShelfKind } from "@twin-petal/core";
 import { summarise, type Summary } from "./summary";
+
+/** A design's text, and the kind of piece it is to be where it goes on the shelf. */
+export interface ReadTask {
+  readonly text: string;
+  readonly piece: ShelfKind | null;
+}
 
 /** A design's text as it is stored, and what the wall tells of it; or what is wrong with it. */
 export type ReadResult =
@@ -8,7 +14,7 @@ export type ReadResult =
   | { readonly noJson: true };
 
 /** Reads a design, off the thread that answers requests: a large one takes its time. */
-export default function read(text: string): ReadResult {
+export default function read({ text, piece }: ReadTask): ReadResult {
   let data: unknown;
   try {
     data = JSON.parse(text);
@@ -16,5 +22,7 @@ export default function read(text: string): ReadResult {
     return { noJson: true };
   }
   const { design, problems } = readDesign(data);
-  return design ? { content: writeDesign(design), summary: summarise(design) } : { problems };
+  if (!design) return { problems };
+  const trouble = piece && pieceTrouble(piece, design);
+  return trouble ? { problems: [trouble] } : { content: writeDesign(design), summary: summarise(design) };
 }

@@ -18,6 +18,28 @@ function taken(own: Design, other: Design): { design: Design; parts: readonly st
 }
 
 describe("parts taken into another design", () => {
+  test("a part that others follow is shared where it is here already; one that differs comes along", () => {
+    const way = { id: "way", name: "Way", motif: { kind: "arc" } };
+    const leaf = {
+      id: "leaf",
+      name: "Leaf",
+      motif: { kind: "leaf" },
+      rules: [{ kind: "along", path: "way", count: 9 }],
+    };
+    const own = designWith({ parts: [way, leaf] });
+    const again = taken(own, bundleOf(own, ["leaf"], "Leaf"));
+    expect(again.parts).toEqual(["leaf-2"]);
+    expect(again.design.parts.map(({ id, rules: [rule] }) => [id, rule?.path])).toEqual([
+      ["way", undefined],
+      ["leaf", "way"],
+      ["leaf-2", "way"],
+    ]);
+    const bent = designWith({ parts: [{ ...way, motif: { kind: "arc", radius: 12 } }, leaf] });
+    expect(taken(bent, bundleOf(own, ["leaf"], "Leaf")).parts).toEqual(["way-2", "leaf-2"]);
+    // What nothing follows is doubled: it was copied for its own sake.
+    expect(taken(own, bundleOf(own, ["way"], "Way")).parts).toEqual(["way-2"]);
+  });
+
   test("numbers and colours that clash get names of their own, and so does what is worked out of them", () => {
     const own = designWith({
       numbers: [
@@ -86,10 +108,12 @@ describe("parts taken into another design", () => {
           buildScene(design),
         ] as const;
         expect(after.problems).toEqual([]);
-        const all = [...before.parts, ...alone.parts];
+        // All it follows is here already, where it came from.
+        const brought = alone.parts.filter((part) => own !== other || part.id === id);
+        const all = [...before.parts, ...brought];
         expect(after.parts.map(({ finish }) => finish)).toEqual(all.map(({ finish }) => finish));
         expect(after.parts.map(outlinesOf)).toEqual(all.map(outlinesOf));
-        expect(parts).toHaveLength(alone.parts.length);
+        expect(parts).toHaveLength(brought.length);
       }),
       { numRuns: 20 },
     );

@@ -4,19 +4,22 @@ import { isSame } from "../fields/stored";
 import { namesIn } from "../formula/namesIn";
 import { replaceName } from "../formula/rewrite";
 import type { Design } from "./design";
+import { needsOfPart } from "./names";
+import type { Part } from "./partFields";
 import { rewriteDesign } from "./rewrite";
 
 /** A design with another's parts taken in. */
 export interface TakenIn {
   /** The whole. */
   readonly design: Design;
-  /** The ids the parts have now, from the bottom up. */
+  /** The ids that the parts which were brought have now, from the bottom up. */
   readonly parts: readonly string[];
 }
 
 /**
- * Another design's parts on top of one's own, with the numbers and the colours they need. What both have alike is shared; what
- * is called the same and differs gets a name of its own. Fails in words where a list would grow beyond its limit.
+ * Another design's parts on top of one's own, with the numbers and the colours they need. What both have alike is shared, parts
+ * that others follow too; what is called the same and differs gets a name of its own. Fails in words where a list would grow
+ * beyond its limit.
  */
 export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble: string } {
   const numbers = renamings(own.numbers, other.numbers, freshWith("", 30), ({ value }, changed) =>
@@ -24,8 +27,7 @@ export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble
     typeof value === "string" ? namesIn(value).some((name) => changed.has(name)) : false,
   );
   const colors = renamings(own.palette, other.palette, freshWith(" ", 36));
-  const ids = freshIds(own, other);
-  const renamed = rewriteDesign(other, {
+  const named = rewriteDesign(other, {
     formula: (formula, _path, bound) =>
       [...numbers].reduce((text, [from, to]) => (bound.includes(from) ? text : replaceName(text, from, to)), formula),
     color(color) {
@@ -33,10 +35,13 @@ export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble
       const next = name === null ? undefined : colors.get(name);
       return next === undefined ? color : paletteReference(next);
     },
-    part: (id) => ids.get(id) ?? id,
   });
+  const shared = sharedParts(own.parts, named.parts);
+  const ids = freshIds(own, other, shared);
+  const renamed = rewriteDesign(named, { part: (id) => ids.get(id) ?? id });
   const names = own.parts.map(({ name }) => name);
-  const parts = renamed.parts.map((part) => {
+  const brought = renamed.parts.filter(({ id }) => !shared.has(id));
+  const parts = brought.map((part) => {
     const name = freshWith(" ", 112)(part.name, names);
     names.push(name);
     return { ...part, id: ids.get(part.id) ?? part.id, name };
@@ -51,11 +56,26 @@ export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble
   return trouble ? { trouble } : { design, parts: parts.map(({ id }) => id) };
 }
 
-function freshIds(own: Design, other: Design): ReadonlyMap<string, string> {
+/** Ids of parts that others of theirs follow, and that are here already, with all that they follow in turn. */
+function sharedParts(own: readonly Part[], theirs: readonly Part[]): ReadonlySet<string> {
+  const follows = new Map(theirs.map((part) => [part.id, needsOfPart(part).parts]));
+  const followed = new Set([...follows.values()].flat());
+  const isHere = (part: Part) => own.some((known) => isSame(known, part));
+  const shared = new Set(theirs.filter((part) => followed.has(part.id) && isHere(part)).map(({ id }) => id));
+  for (let before = -1; before !== shared.size;) {
+    before = shared.size;
+    for (const id of shared) {
+      if (follows.get(id)?.some((needed) => follows.has(needed) && !shared.has(needed))) shared.delete(id);
+    }
+  }
+  return shared;
+}
+
+function freshIds(own: Design, other: Design, shared: ReadonlySet<string>): ReadonlyMap<string, string> {
   const taken = [...own.parts, ...other.parts].map(({ id }) => id);
   const ids = new Map<string, string>();
   for (const { id } of other.parts) {
-    if (!own.parts.some((part) => part.id === id)) continue;
+    if (shared.has(id) || !own.parts.some((part) => part.id === id)) continue;
     const next = freshWith("-", 34)(id, taken);
     ids.set(id, next);
     taken.push(next);

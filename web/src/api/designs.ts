@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from "yup";
-import { ask } from "./http";
+import { ask, JSON_HEADERS } from "./http";
 
 const listed = object({
   id: string().required(),
@@ -30,8 +30,6 @@ export async function listDesigns({ search, sort, bin }: WallQuery, after: strin
   const response = await ask(`/api/designs?${query}`);
   return page.validate(await response.json());
 }
-
-const JSON_HEADERS = { "Content-Type": "application/json" };
 
 /** Creates a design from a design file's data; answers its id. */
 export async function createDesign(file: unknown): Promise<string> {

@@ -24,6 +24,9 @@ function isProblem(data: unknown): data is ProblemDocument {
   return typeof data === "object" && data !== null && "detail" in data && typeof data.detail === "string";
 }
 
+/** What says that a body is JSON. */
+export const JSON_HEADERS = { "Content-Type": "application/json" } as const;
+
 /** Asks the server; anything but a success is thrown as an ApiError with the server's own words. */
 export async function ask(path: string, init?: RequestInit): Promise<Response> {
   const response = await fetch(path, init).catch(() => {

@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from "yup";
-import { ask } from "./http";
+import { ask, JSON_HEADERS } from "./http";
 
 const take = object({
   revision: number().required(),
@@ -19,10 +19,7 @@ export type Take = InferType<typeof take>;
 /** An earlier save of a design; `take` is its name where it is kept. */
 export type Save = InferType<typeof saves>["revisions"][number];
 
-const named = (name: string): RequestInit => ({
-  headers: { "Content-Type": "application/json" },
-  body: JSON.stringify({ name }),
-});
+const named = (name: string) => ({ headers: JSON_HEADERS, body: JSON.stringify({ name }) });
 
 export async function listTakes(id: string): Promise<Take[]> {
   return (await takes.validate(await (await ask(`/api/designs/${id}/takes`)).json())).takes;
@@ -38,8 +35,8 @@ export async function keepTake(id: string, name: string, revision: number): Prom
   const { headers, body } = named(name);
   await ask(`/api/designs/${id}/takes`, {
     method: "POST",
-    headers: { ...Object.fromEntries(new Headers(headers)), "If-Match": `"${revision}"` },
-    ...(body !== undefined && { body }),
+    headers: { ...headers, "If-Match": `"${revision}"` },
+    body,
   });
 }
 

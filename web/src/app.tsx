@@ -8,6 +8,8 @@ import { WallScreen } from "@/wall/wallScreen";
 
 const DeskScreen = lazy(() => import("@/desk/deskScreen"));
 
+const ShelfScreen = lazy(() => import("@/shelf/shelfScreen"));
+
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });
 
 const router = createBrowserRouter([
@@ -28,6 +30,14 @@ const router = createBrowserRouter([
       { path: "solid", element: <></> },
       { path: "compare", element: <></> },
     ],
+  },
+  {
+    path: "/shelf",
+    element: (
+      <Suspense fallback={<Waiting what="Opening the shelf" />}>
+        <ShelfScreen />
+      </Suspense>
+    ),
   },
   { path: "*", element: <NowhereScreen /> },
 ]);

@@ -20,6 +20,8 @@ import { ViewSwitch } from "./viewSwitch";
 import { PictureProvider, usePicture } from "./stage/pictureContext";
 import { Stage } from "./stage/stage";
 import { WalkReplay } from "./stage/walk/walkReplay";
+import { ShelfDrawer } from "./shelf/shelfDrawer";
+import { TakingProvider } from "./shelf/taking";
 import { PartsStrip } from "./strips/partsStrip";
 import { TopStrip } from "./strips/topStrip";
 import { isElsewhere, isTyping } from "./keyTargets";
@@ -105,19 +107,22 @@ function Desk() {
   useFocusKept();
   useClipboard();
   return (
-    <div className="flex h-full min-w-[1024px] flex-col">
-      <TopStrip onKeys={showKeys} />
-      <main className="flex min-h-0 flex-1">
-        <PartsStrip />
-        <ReadingColumn />
-        <div className="flex min-w-0 flex-1 flex-col">
-          <Middle />
-          <WalkReplay />
-          <BottomStrip />
-        </div>
-      </main>
-      <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
-    </div>
+    <TakingProvider>
+      <div className="flex h-full min-w-[1024px] flex-col">
+        <TopStrip onKeys={showKeys} />
+        <main className="flex min-h-0 flex-1">
+          <PartsStrip />
+          <ReadingColumn />
+          <div className="flex min-w-0 flex-1 flex-col">
+            <Middle />
+            <WalkReplay />
+            <BottomStrip />
+          </div>
+          <ShelfDrawer />
+        </main>
+        <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
+      </div>
+    </TakingProvider>
   );
 }
 

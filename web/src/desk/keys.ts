@@ -152,6 +152,12 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   { keys: "$mod+a", shown: "Ctrl A", words: "Choose all parts", act: ({ store }) => store.getState().chooseAll() },
   { keys: "t", shown: "T", words: "Takes: states that are kept", act: click("takes") },
+  {
+    keys: "h",
+    shown: "H",
+    words: "The shelf: what is kept to be used again",
+    act: ({ store }) => store.getState().setHand({ shelf: !store.getState().hand.shelf }),
+  },
   { keys: "PageUp", shown: "Page up", words: "Choose the part above", act: chooseBy(1) },
   { keys: "PageDown", shown: "Page down", words: "Choose the part below", act: chooseBy(-1) },
   { keys: "k", shown: "K and J", words: "The next neighbour, the one before", act: neighbour(1) },

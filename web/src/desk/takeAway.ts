@@ -1,6 +1,7 @@
 import { toast } from "sonner";
 import { writeDesign, type Design, type MakeOptions } from "@twin-petal/core";
 import { messageOf } from "@/api/http";
+import { download, fileName } from "@/ui/download";
 import { startMaker } from "@/workers/start";
 
 /** Work that takes longer than this shows that it is under way, milliseconds. */
@@ -29,23 +30,4 @@ export async function takeAway(design: Design, extension: string, options: Parti
     window.clearTimeout(timer);
     end();
   }
-}
-
-function download(file: Blob, name: string): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(file);
-  link.download = name;
-  link.click();
-  // The browser reads the file after the click; a minute is more than it needs.
-  window.setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
-}
-
-/** A name every system can keep a file under. */
-export function fileName(name: string): string {
-  return (
-    name
-      .replace(/[^\p{L}\p{N} _-]+/gu, "")
-      .trim()
-      .slice(0, 80) || "design"
-  );
 }

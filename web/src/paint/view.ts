@@ -53,3 +53,9 @@ export function fitted({ left, top, right, bottom }: Box, size: Size, room: numb
   const down = Math.max(1, size.height - 2 * room) / Math.max(bottom - top, 1e-6);
   return { x: (left + right) / 2, y: (top + bottom) / 2, scale: Math.min(across, down) };
 }
+
+/** Where the pointer is within an element, CSS pixels from its corner. */
+export function placeIn(element: Element | null, { clientX, clientY }: { clientX: number; clientY: number }): Point {
+  const box = element?.getBoundingClientRect();
+  return { x: clientX - (box?.left ?? 0), y: clientY - (box?.top ?? 0) };
+}

@@ -35,6 +35,8 @@ export interface Hand {
   readonly thread: boolean;
   /** Whether the words say everything, in place of what is set only. */
   readonly sayAll: boolean;
+  /** Whether the shelf stands beside the sheet. */
+  readonly shelf: boolean;
   /** What the strip along the bottom shows. */
   readonly strip: StripName;
   /** What of the chosen part the pointer changes on the sheet, in place of its handles. */
@@ -63,6 +65,7 @@ export const EMPTY_HAND: Hand = {
   solid: false,
   thread: false,
   sayAll: false,
+  shelf: false,
   held: null,
   strip: "neighbours",
   brush: "#C8442B",

@@ -1,5 +1,6 @@
 import { useDeferredValue, useRef, useState, type DragEvent } from "react";
-import { FilePlus2, Search, Trash2, Upload } from "lucide-react";
+import { FilePlus2, Library, Search, Trash2, Upload } from "lucide-react";
+import { Link } from "react-router";
 import { toast } from "sonner";
 import type { Order } from "@/api/designs";
 import { messageOf } from "@/api/http";
@@ -87,6 +88,12 @@ export function WallScreen() {
           >
             <Trash2 size={16} /> Bin
           </Button>
+          <Link
+            to="/shelf"
+            className="inline-flex h-8 items-center gap-1.5 rounded-md px-3 font-medium text-quiet hover:bg-page hover:text-words"
+          >
+            <Library size={16} aria-hidden="true" /> Shelf
+          </Link>
           <Button onClick={() => chooser.current?.click()}>
             <Upload size={16} /> Open files
           </Button>

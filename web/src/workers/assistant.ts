@@ -167,6 +167,15 @@ export class Assistant {
     return Array.from({ length: Math.min(most, values.length) }, (_, k) => values[Math.round(k * step)] ?? 0);
   }
 
+  /** A small picture of a design's topmost part, which need not be the one on the desk; null where it has none. */
+  async piecePicture(design: Design, side: number): Promise<ImageBitmap | null> {
+    const scene = await new SceneBuilder().buildPrepared(design, WEB_HOST);
+    const top = scene.parts.at(-1);
+    if (!top) return null;
+    const bitmap = await tilePicture(top, side);
+    return transfer(bitmap, [bitmap]);
+  }
+
   /** Small pictures of every part, so many pixels to a side. */
   async partPictures(design: Design, side: number): Promise<PartPicture[]> {
     const scene = await this.builder.buildPrepared(design, WEB_HOST);

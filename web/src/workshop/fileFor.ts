@@ -1,5 +1,5 @@
 import { writeDesign, type Design } from "@twin-petal/core";
-import { fileName } from "@/desk/takeAway";
+import { fileName } from "@/ui/download";
 import { startMaker } from "@/workers/start";
 
 /** The file a device is sent; rejects in words. */

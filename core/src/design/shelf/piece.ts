@@ -1,4 +1,5 @@
 import type { Problem } from "../../formula/problem";
+import { LINE_DEFAULT } from "../../finish/line/lineFields";
 import { emptyDesign, type Design } from "../design";
 import { bundleOf } from "../names";
 import { newPart } from "../partFields";
@@ -27,20 +28,21 @@ export function isShelfKind(word: unknown): word is ShelfKind {
  * such thing. A palette is of the whole design: no part is asked for.
  */
 export function shelfPieceOf(design: Design, kind: ShelfKind, partId: string | null): ShelfPiece | null {
-  const piece = { kind, design: designOf(design, kind, partId) };
-  return piece.design && pieceTrouble(kind, piece.design) === null ? { kind, design: piece.design } : null;
+  const own = designOf(design, kind, partId);
+  return own && pieceTrouble(kind, own) === null ? { kind, design: own } : null;
 }
 
 function designOf(design: Design, kind: ShelfKind, partId: string | null): Design | null {
-  if (kind === "palette") return { ...emptyDesign(`Colours of ${design.name}`.slice(0, 120)), palette: design.palette };
+  if (kind === "palette") return { ...emptyDesign(design.name), palette: design.palette };
   const part = design.parts.find(({ id }) => id === partId);
   if (!part) return null;
   if (kind === "motif") return inFront(bundleOf(design, [part.id], part.name), part.id);
-  // The motif stays, so that there is something to see of the rules; nothing else of the part does.
+  // The motif stays as a line, so that there is something to see of the rules; nothing else of the part does.
   const { id, name, motif, standsBy, rules, oneEach } = part;
-  const bare = { ...newPart(id, name, motif), standsBy, rules, oneEach };
+  const plain = newPart(id, name, motif);
+  const bare = { ...plain, standsBy, rules, oneEach, finish: { ...plain.finish, fill: null, line: LINE_DEFAULT } };
   const parts = design.parts.map((own) => (own.id === id ? bare : own));
-  return inFront(bundleOf({ ...design, parts }, [id], `Rules of ${name}`.slice(0, 120)), id);
+  return inFront(bundleOf({ ...design, parts }, [id], name), id);
 }
 
 /** The design with one part on top: what a piece is about comes last, whatever it follows. */

@@ -1,6 +1,8 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, type DragEvent } from "react";
 import { transfer } from "comlink";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
+import { droppedPiece } from "../shelf/drag";
+import { useTaking } from "../shelf/taking";
 import { importPicture } from "../importPicture";
 import { CloseUp } from "./closeUp";
 import { Marks } from "./marks";
@@ -10,11 +12,11 @@ import { usePicture } from "./pictureContext";
 import { useElementSize } from "./useElementSize";
 import { useSheetHand } from "./useSheetHand";
 import { useViewHand } from "./useViewHand";
-import { panned, zoomed } from "@/paint/view";
+import { panned, placeIn, toSheet, zoomed } from "@/paint/view";
 
 /** The sheet with the ornament, painted in a worker; handles and hit marks lie over it. */
 export function Stage() {
-  const { painter, size, setSize, setView, report, currency } = usePicture();
+  const { painter, view, size, setSize, setView, report, currency } = usePicture();
   const design = useDesign();
   const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);
@@ -45,6 +47,21 @@ export function Stage() {
     });
   }, [painter, currency]);
 
+  const take = useTaking();
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    for (const file of event.dataTransfer.files) void importPicture(store, file, null);
+    const piece = droppedPiece(event);
+    if (!piece || !view || !size) return;
+    const at = toSheet(view, size, placeIn(frame.current, event));
+    // A motif lands where it is let go; what changes a part goes to the one it is let go on.
+    if (piece.kind === "motif") take(piece, { part: null, at });
+    else
+      void painter
+        .copyAt(at, view.scale)
+        .then((found) => take(piece, { part: found?.part ?? store.getState().chosen, at }));
+  };
+
   const measured = useElementSize(frame);
   useEffect(() => {
     if (measured) setSize(measured);
@@ -62,10 +79,7 @@ export function Stage() {
       ref={room}
       className="relative min-h-0 min-w-0 flex-1"
       onDragOver={(event) => event.preventDefault()}
-      onDrop={(event) => {
-        event.preventDefault();
-        for (const file of event.dataTransfer.files) void importPicture(store, file, null);
-      }}
+      onDrop={drop}
     >
       <div
         ref={frame}

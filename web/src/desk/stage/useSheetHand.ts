@@ -1,6 +1,6 @@
 import { useRef, type PointerEvent, type RefObject } from "react";
 import type { Point } from "@twin-petal/core";
-import { panned, toSheet, zoomed } from "@/paint/view";
+import { panned, placeIn, toSheet, zoomed } from "@/paint/view";
 import { useDeskStore } from "@/store/deskStore";
 import { usePicture } from "./pictureContext";
 
@@ -14,10 +14,7 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
   const pointers = useRef(new Map<number, Point>());
   const travelled = useRef(0);
 
-  const place = (event: { clientX: number; clientY: number }): Point => {
-    const box = element.current?.getBoundingClientRect();
-    return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
-  };
+  const place = (event: { clientX: number; clientY: number }): Point => placeIn(element.current, event);
 
   /** While the gap chart shows, the copy under the pointer is the one pointed at. */
   const asking = useRef(false);

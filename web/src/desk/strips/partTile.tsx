@@ -5,6 +5,8 @@ import { Copy, Eye, EyeOff, Flower2, Lock, LockOpen, MoreHorizontal, MoveDown, M
 import type { Part } from "@twin-petal/core";
 import { useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { duplicatePart, movePart, partEdit, removePart, repeatWhole } from "@/store/edits/parts";
+import { droppedPiece, isPiece } from "../shelf/drag";
+import { useTaking } from "../shelf/taking";
 import { Bitmap } from "@/ui/bitmap";
 import { Menu, MenuItem } from "@/ui/menu";
 
@@ -19,11 +21,17 @@ interface PartTileProps {
 /** One part: its picture, which chooses it, and what can be done with it. */
 export const PartTile = memo(function PartTile({ part, picture, chosen, ground }: PartTileProps) {
   const { choose, chooseAlso } = useDeskStore().getState();
+  const take = useTaking();
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part.id });
   return (
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
+      onDragOver={(event) => isPiece(event) && event.preventDefault()}
+      onDrop={(event) => {
+        const piece = droppedPiece(event);
+        if (piece) take(piece, { part: part.id, at: null });
+      }}
       className={`group relative ${isDragging ? "z-10" : ""}`}
     >
       <button

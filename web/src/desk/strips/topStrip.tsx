@@ -1,7 +1,7 @@
 import { memo } from "react";
-import { Hammer, Maximize, Minus, Plus } from "lucide-react";
+import { Hammer, Library, Maximize, Minus, Plus } from "lucide-react";
 import { Link, useNavigate } from "react-router";
-import { useDesign, useDesk, useEditing } from "@/store/deskStore";
+import { useDesign, useDesk, useDeskStore, useEditing } from "@/store/deskStore";
 import { renameDesign } from "@/store/edits/sheet";
 import { Button, IconButton } from "@/ui/button";
 import { Mark } from "@/ui/mark";
@@ -46,11 +46,22 @@ export const TopStrip = memo(function TopStrip({ onKeys }: { onKeys: () => void 
         <span className="font-bold">?</span>
       </IconButton>
       <TakesPanel />
+      <ShelfButton />
       <WorkshopMenu />
       <TakeAwayMenu />
     </header>
   );
 });
+
+function ShelfButton() {
+  const { setHand } = useDeskStore().getState();
+  const shown = useDesk((state) => state.hand.shelf);
+  return (
+    <Button aria-pressed={shown} className="aria-pressed:bg-page" onClick={() => setHand({ shelf: !shown })}>
+      <Library size={16} aria-hidden="true" /> Shelf
+    </Button>
+  );
+}
 
 /** The workshops: solids have theirs only where something stands up. */
 function WorkshopMenu() {

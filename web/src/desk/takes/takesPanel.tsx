@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { ExternalLink, Images, RotateCcw, Trash2 } from "lucide-react";
 import { pictureOfSave, type Save, type Take } from "@/api/takes";
 import { Button, IconButton } from "@/ui/button";
+import { NameInput } from "@/ui/nameInput";
 import { WordButton } from "../fields/wordButton";
 import { useTakes } from "./useTakes";
 import { whenWords } from "./whenWords";
@@ -97,24 +98,14 @@ function freshName(kept: readonly Take[]): string {
 function TakeCard({ take, now, actions }: { take: Take; now: number; actions: Actions }) {
   const { revision, name, changed, picture } = take;
   const words = `“${name}”`;
-  const rename = (next: string) => {
-    const trimmed = next.trim();
-    if (trimmed !== "" && trimmed !== name) actions.name.mutate({ revision, name: trimmed });
-  };
   return (
     <li className="overflow-hidden rounded-md border border-hairline">
       <img src={picture} alt={`The design as ${words}`} loading="lazy" className="h-28 w-full bg-page object-contain" />
       <div className="border-t border-hairline px-1.5 py-1">
-        <input
-          aria-label={`Name of ${name}`}
-          defaultValue={name}
-          maxLength={120}
-          onBlur={(event) => rename(event.target.value)}
-          onKeyDown={(event) => {
-            event.stopPropagation();
-            if (event.key === "Enter") event.currentTarget.blur();
-          }}
-          className="w-full rounded bg-transparent px-0.5 font-bold hover:bg-page focus:bg-page"
+        <NameInput
+          label={`Name of ${name}`}
+          name={name}
+          onRename={(next) => actions.name.mutate({ revision, name: next })}
         />
         <p className="px-0.5 text-[13px] text-quiet">{whenWords(changed, now)}</p>
         <div className="flex">

@@ -88,7 +88,10 @@ test("from the wall to a coloured rosette and its file by the keyboard alone", a
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "Plaster fan" })).toBeVisible();
   await tabTo(/^New design$/);
-  await press("Enter", "Enter");
+  await press("Enter");
+  await expect(page.getByRole("heading", { name: "New design" })).toBeVisible();
+  await tabTo(/^Empty sheet$/);
+  await press("Enter");
   await expect(page.getByText("What is to be repeated?")).toBeVisible();
   await tabTo(/^petal$/);
   await press("Enter", "u");

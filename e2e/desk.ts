@@ -36,8 +36,8 @@ export class Desk {
   /** Begins an empty design from the wall. */
   async beginEmpty(): Promise<void> {
     await this.page.goto("/");
-    await this.page.getByRole("button", { name: "New design" }).click();
-    await this.page.getByRole("menuitem", { name: "Empty sheet" }).click();
+    await this.page.getByRole("link", { name: "New design" }).click();
+    await this.page.getByRole("button", { name: "Empty sheet" }).click();
     // The first desk on a fresh server comes while every demo design's picture is being made.
     await expect(this.page.getByText("What is to be repeated?")).toBeVisible({ timeout: 30_000 });
   }

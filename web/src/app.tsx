@@ -10,6 +10,8 @@ const DeskScreen = lazy(() => import("@/desk/deskScreen"));
 
 const ShelfScreen = lazy(() => import("@/shelf/shelfScreen"));
 
+const BeginScreen = lazy(() => import("@/begin/beginScreen"));
+
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });
 
 const router = createBrowserRouter([
@@ -30,6 +32,14 @@ const router = createBrowserRouter([
       { path: "solid", element: <></> },
       { path: "compare", element: <></> },
     ],
+  },
+  {
+    path: "/new",
+    element: (
+      <Suspense fallback={<Waiting what="Laying out the sheets" />}>
+        <BeginScreen />
+      </Suspense>
+    ),
   },
   {
     path: "/shelf",

@@ -21,7 +21,7 @@ export function ornamentBox({ parts, sheet }: Scene, about: string | null): Box 
   const own = part ? boxOfGeometry(part.geometry) : EMPTY_BOX;
   const isSmall = !isEmpty(own) && !isEmpty(whole) && sideOf(own) < SMALL * sideOf(whole);
   const box = isSmall ? own : whole;
-  if (isEmpty(box)) return { left: -x, top: -y, right: x, bottom: y };
+  if (isEmpty(box)) return sheetBox(sheet);
   const [room, share] = isSmall ? [ROOM_AROUND_PART, LEAST_OF_PART] : [ROOM, LEAST];
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
   const least = Math.min(x, y) * share;
@@ -37,4 +37,9 @@ export function ornamentBox({ parts, sheet }: Scene, about: string | null): Box 
 
 function sideOf({ left, top, right, bottom }: Box): number {
   return Math.max(right - left, bottom - top);
+}
+
+/** The sheet about its middle, millimetres. */
+export function sheetBox({ width, height }: Scene["sheet"]): Box {
+  return { left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 };
 }

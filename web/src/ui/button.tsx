@@ -1,4 +1,5 @@
 import type { ComponentProps } from "react";
+import { Link } from "react-router";
 
 type Look = "plain" | "main" | "quiet";
 
@@ -8,15 +9,16 @@ const LOOKS: Readonly<Record<Look, string>> = {
   quiet: "text-quiet hover:bg-page hover:text-words",
 };
 
+const SHAPE = "inline-flex h-8 items-center gap-1.5 rounded-md px-3 font-medium whitespace-nowrap disabled:opacity-45";
+
 /** A button with words on it. One on a screen may be the main one. */
 export function Button({ look = "plain", className = "", ...rest }: ComponentProps<"button"> & { look?: Look }) {
-  return (
-    <button
-      type="button"
-      className={`inline-flex h-8 items-center gap-1.5 rounded-md px-3 font-medium whitespace-nowrap disabled:opacity-45 ${LOOKS[look]} ${className}`}
-      {...rest}
-    />
-  );
+  return <button type="button" className={`${SHAPE} ${LOOKS[look]} ${className}`} {...rest} />;
+}
+
+/** A link to another screen that looks like a button. */
+export function ButtonLink({ look = "plain", ...rest }: ComponentProps<typeof Link> & { look?: Look }) {
+  return <Link className={`${SHAPE} ${LOOKS[look]}`} {...rest} />;
 }
 
 /** A button that shows only a picture; its words are told on hovering and to screen readers. */

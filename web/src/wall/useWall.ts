@@ -1,5 +1,4 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
-import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { binDesign, createDesign, fetchDesign, listDesigns, restoreDesign, type WallQuery } from "@/api/designs";
 import { messageOf } from "@/api/http";
@@ -21,15 +20,9 @@ export function useDesigns(query: WallQuery) {
 /** What can be done with designs on the wall. */
 export function useWallActions() {
   const queries = useQueryClient();
-  const navigate = useNavigate();
   const refresh = () => queries.invalidateQueries({ queryKey: [WALL] });
   const showTrouble = (error: unknown) => toast.error(messageOf(error));
 
-  const open = useMutation({
-    mutationFn: createDesign,
-    onSuccess: (id) => navigate(`/designs/${id}`),
-    onError: showTrouble,
-  });
   const restore = useMutation({ mutationFn: restoreDesign, onSuccess: refresh, onError: showTrouble });
   const bin = useMutation({
     mutationFn: ({ id }: { id: string; name: string }) => binDesign(id),
@@ -47,5 +40,5 @@ export function useWallActions() {
     onSuccess: refresh,
     onError: showTrouble,
   });
-  return { open: open.mutate, bin: bin.mutate, restore: restore.mutate, duplicate: duplicate.mutate, refresh };
+  return { bin: bin.mutate, restore: restore.mutate, duplicate: duplicate.mutate, refresh };
 }

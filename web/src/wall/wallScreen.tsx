@@ -1,19 +1,14 @@
 import { useDeferredValue, useRef, useState, type DragEvent } from "react";
 import { FilePlus2, Library, Search, Trash2, Upload } from "lucide-react";
-import { Link } from "react-router";
 import { toast } from "sonner";
 import type { Order } from "@/api/designs";
 import { messageOf } from "@/api/http";
-import { Button } from "@/ui/button";
+import { Button, ButtonLink } from "@/ui/button";
 import { Mark } from "@/ui/mark";
-import { Menu, MenuHeading, MenuItem, MenuLine } from "@/ui/menu";
 import { Dialog } from "@/ui/dialog";
 import { DesignCard } from "./designCard";
-import { EXAMPLES } from "./examples";
 import { importFiles, type ImportOutcome } from "./importFiles";
 import { useDesigns, useWallActions } from "./useWall";
-
-const EMPTY_FILE = { format: "twin-petal/1", name: "Untitled" };
 
 /** All designs as pictures. */
 export function WallScreen() {
@@ -88,12 +83,9 @@ export function WallScreen() {
           >
             <Trash2 size={16} /> Bin
           </Button>
-          <Link
-            to="/shelf"
-            className="inline-flex h-8 items-center gap-1.5 rounded-md px-3 font-medium text-quiet hover:bg-page hover:text-words"
-          >
+          <ButtonLink look="quiet" to="/shelf">
             <Library size={16} aria-hidden="true" /> Shelf
-          </Link>
+          </ButtonLink>
           <Button onClick={() => chooser.current?.click()}>
             <Upload size={16} /> Open files
           </Button>
@@ -109,22 +101,9 @@ export function WallScreen() {
               event.target.value = "";
             }}
           />
-          <Menu
-            trigger={
-              <Button look="main">
-                <FilePlus2 size={16} /> New design
-              </Button>
-            }
-          >
-            <MenuItem onSelect={() => actions.open(EMPTY_FILE)}>Empty sheet</MenuItem>
-            <MenuLine />
-            <MenuHeading>Begin from an example</MenuHeading>
-            {EXAMPLES.map(({ name, load }) => (
-              <MenuItem key={name} onSelect={() => void load().then((file) => actions.open(file))}>
-                {name}
-              </MenuItem>
-            ))}
-          </Menu>
+          <ButtonLink look="main" to="/new">
+            <FilePlus2 size={16} aria-hidden="true" /> New design
+          </ButtonLink>
         </div>
       </header>
       <main className="mx-auto w-full max-w-6xl flex-1 px-6 py-6">

@@ -21,7 +21,7 @@ import {
 import { transfer } from "comlink";
 import { placingOf } from "@/paint/paintPart";
 import { paintScene, type DeskColors } from "@/paint/paintScene";
-import { ornamentBox } from "@/paint/ornamentBox";
+import { ornamentBox, sheetBox } from "@/paint/ornamentBox";
 import { tilePicture } from "@/paint/tilePicture";
 import { fitted, type Size } from "@/paint/view";
 import type { PictureWish } from "@/desk/live/pictureQueue";
@@ -141,8 +141,8 @@ export class Assistant {
     const canvas = new OffscreenCanvas(size.width, size.height);
     const context = canvas.getContext("2d");
     if (!context) throw new Error("the browser gives no canvas to paint on");
-    const base = around === "own" ? scene : await this.baseBuilder.buildPrepared(around, WEB_HOST);
-    const box = ornamentBox(base, about);
+    const base = typeof around === "string" ? scene : await this.baseBuilder.buildPrepared(around, WEB_HOST);
+    const box = around === "sheet" ? sheetBox(base.sheet) : ornamentBox(base, about);
     const goOn = () => (this.breather.isDue() ? this.breather.breathe().then(() => turn === this.turn) : null);
     if (isThread) await loadGeometryEngine(WEB_HOST.geometryEngine);
     const seen = isThread ? stitchedScene(scene) : scene;

@@ -6,8 +6,8 @@ import type { Freshness } from "../stage/freshness";
 /** The picture under the hand rests this long before others are painted, milliseconds. */
 const REST = 90;
 
-/** What a small picture shows: all there is on the sheet, or the place another design's ornament has there. */
-export type Around = "own" | Design;
+/** What a small picture shows: what the ornament covers, the whole sheet, or the place another design's ornament has there. */
+export type Around = "own" | "sheet" | Design;
 
 /** What a small picture is of. */
 export interface PictureWish {

@@ -4,6 +4,8 @@ import {
   motifOf,
   newPart,
   type Design,
+  type FieldTable,
+  type FieldValue,
   type LineValue,
   type Motif,
   type Part,
@@ -42,12 +44,30 @@ export function motifFor(design: Design, kind: string): Motif {
   return { kind, ...scaledDefaults(design, motifOf(kind)?.fields ?? {}) };
 }
 
+/** Makes the motif another kind: where it stands stays, and so do lengths that both kinds have, with their formulas. */
 export function changeMotif(design: Design, id: string, kind: string): Edit {
-  const motif = motifFor(design, kind);
+  const plain = motifFor(design, kind);
   return partEdit(id, `make the motif a ${kind}`, (part) => {
     const { at } = part.motif;
+    const motif = { ...plain, ...sharedLengths(current(part.motif), kind) };
     part.motif = at ? { ...castDraft(motif), at } : castDraft(motif);
   });
+}
+
+/** What a motif says of lengths that another kind has too. */
+function sharedLengths(motif: Motif, kind: string): Record<string, FieldValue> {
+  const [from, to] = [motifOf(motif.kind)?.fields ?? {}, motifOf(kind)?.fields ?? {}];
+  const isLength = (fields: FieldTable, name: string) => {
+    const field = fields[name];
+    return field?.type === "number" && field.quantity === "length";
+  };
+  return Object.fromEntries(
+    Object.entries(motif).flatMap(([name, value]) =>
+      (typeof value === "number" || typeof value === "string") && isLength(from, name) && isLength(to, name)
+        ? [[name, value]]
+        : [],
+    ),
+  );
 }
 
 /** What of a motif stands at its place; `words` say it. */

@@ -159,6 +159,8 @@ export * from "./design/guides/list";
 export * from "./design/guides/definition";
 export * from "./design/names";
 export * from "./design/takeIn";
+export * from "./design/groups";
+export { type PartGroup } from "./design/groupFields";
 export * from "./design/starter";
 export * from "./design/differences";
 export * from "./design/shelf/piece";

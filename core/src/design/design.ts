@@ -2,9 +2,18 @@ import { string } from "yup";
 import type { FieldInfo, FieldOf, StoredOf } from "../fields/field";
 import { given } from "../fields/given";
 import { list } from "../fields/list";
-import { LONGEST_NAME, LONGEST_NOTES, MOST_COLORS, MOST_GUIDES, MOST_NUMBERS, MOST_PARTS } from "../fields/most";
+import {
+  LONGEST_NAME,
+  LONGEST_NOTES,
+  MOST_COLORS,
+  MOST_GROUPS,
+  MOST_GUIDES,
+  MOST_NUMBERS,
+  MOST_PARTS,
+} from "../fields/most";
 import { record } from "../fields/record";
 import { text } from "../fields/text";
+import { GROUP } from "./groupFields";
 import { guide } from "./guides/list";
 import { MAKING, MAKING_DEFAULT } from "./makingFields";
 import { NAMED_NUMBER } from "./numberFields";
@@ -32,6 +41,7 @@ export const DESIGN = record({
   making: MAKING,
   numbers: list(NAMED_NUMBER, { most: MOST_NUMBERS, unique: "name" }),
   palette: list(PALETTE_COLOR, { most: MOST_COLORS, unique: "name" }),
+  groups: list(GROUP, { most: MOST_GROUPS, unique: "id" }),
   guides: list(guide, { most: MOST_GUIDES }),
   /** Bottom first. */
   parts: list(part, { most: MOST_PARTS, unique: "id" }),
@@ -50,6 +60,7 @@ export function emptyDesign(name: string): Design {
     making: MAKING_DEFAULT,
     numbers: [],
     palette: [],
+    groups: [],
     guides: [],
     parts: [],
   };

@@ -2,6 +2,7 @@ import { namesIn } from "../formula/namesIn";
 import { replaceName } from "../formula/rewrite";
 import { paletteNameOf } from "../fields/colors";
 import { emptyDesign, type Design } from "./design";
+import { membersOfGroups, type GroupMembers } from "./groups";
 import type { Part } from "./partFields";
 import { rewriteDesign, rewritePart, type DesignRewriting } from "./rewrite";
 
@@ -52,8 +53,9 @@ export function needsOfPart(part: Part): PartNeeds {
       if (name !== null) colors.add(name);
       return color;
     },
-    part(id) {
-      parts.add(id);
+    part(id, path) {
+      // The group a part is in is nothing it follows.
+      if (path !== "group") parts.add(id);
       return id;
     },
   };
@@ -67,30 +69,47 @@ export function needsOfPart(part: Part): PartNeeds {
  */
 export function detached(design: Design, ids: readonly string[]): Design {
   const wanted = new Set<string>();
+  const members = membersOfGroups(design);
   const take = (id: string): void => {
     const part = design.parts.find((known) => known.id === id);
-    if (!part || wanted.has(id)) return;
+    if (!part) return members.get(id)?.forEach(take);
+    if (wanted.has(id)) return;
     wanted.add(id);
     needsOfPart(part).parts.forEach(take);
   };
   ids.forEach(take);
-  const parts = design.parts.filter(({ id }) => wanted.has(id));
+  const { groups, parts } = wholeGroups({ ...design, parts: design.parts.filter(({ id }) => wanted.has(id)) }, members);
   const needs = parts.map(needsOfPart);
   const colors = new Set(needs.flatMap((one) => one.colors));
   return {
     ...design,
     parts,
+    groups,
     numbers: numbersNeeded(design, new Set(needs.flatMap((one) => one.numbers))),
     palette: design.palette.filter(({ name }) => colors.has(name)),
     guides: [],
   };
 }
 
+/** Only the groups all of whose parts are there; parts of others are in none of them. */
+function wholeGroups({ groups, parts }: Design, members: GroupMembers): Pick<Design, "groups" | "parts"> {
+  const there = new Set(parts.map(({ id }) => id));
+  const isWhole = (id: string) => {
+    const own = members.get(id) ?? [];
+    return own.length > 0 && own.every((part) => there.has(part));
+  };
+  const kept = (id: string) => (isWhole(id) ? id : "");
+  return {
+    groups: groups.filter(({ id }) => isWhole(id)).map((group) => ({ ...group, within: kept(group.within) })),
+    parts: parts.map((part) => ({ ...part, group: kept(part.group) })),
+  };
+}
+
 /** Some parts with all they need as a design of their own, on a plain sheet of the same unit. */
 export function bundleOf(design: Design, ids: readonly string[], name: string): Design {
-  const { parts, numbers, palette } = detached(design, ids);
+  const { parts, groups, numbers, palette } = detached(design, ids);
   const plain = emptyDesign(name);
-  return { ...plain, sheet: { ...plain.sheet, unit: design.sheet.unit }, parts, numbers, palette };
+  return { ...plain, sheet: { ...plain.sheet, unit: design.sheet.unit }, groups, parts, numbers, palette };
 }
 
 /** Named numbers with those their own formulas need. */

@@ -1,10 +1,10 @@
-import { string } from "yup";
 import { choice } from "../fields/choice";
 import type { FieldInfo, FieldOf, StoredOf } from "../fields/field";
 import { given } from "../fields/given";
 import { list } from "../fields/list";
 import { LONGEST_NAME, MOST_NESTED, MOST_RULES } from "../fields/most";
 import { nullable } from "../fields/nullable";
+import { partName } from "../fields/partName";
 import { place, PLACE_DEFAULT } from "../fields/place";
 import { record } from "../fields/record";
 import { isRecord, type Motif } from "../fields/stored";
@@ -15,6 +15,7 @@ import { SOLID } from "../form/solidFields";
 import { JOIN, JOIN_DEFAULT } from "../join/joinFields";
 import { STITCHING } from "../thread/stitchFields";
 import { CUT } from "./cutFields";
+import { ID } from "./groupFields";
 import { motif } from "./motifField";
 import { rule } from "./ruleField";
 
@@ -28,17 +29,13 @@ export const STANDS_BY = ["own", "foot", "middle"] as const;
 /** What a motif stands by. */
 export type StandsBy = (typeof STANDS_BY)[number];
 
-const id = text("", 40, () =>
-  string()
-    .required()
-    .matches(/^[a-z0-9-]{1,40}$/, "must be 1 to 40 of a–z, 0–9 and -"),
-);
-
 const PART = record({
-  id: given(id),
+  id: given(ID),
   name: text("", LONGEST_NAME),
   visible: toggle(true),
   locked: toggle(false),
+  /** The group it is in; empty for none. */
+  group: partName(""),
   role: choice(ROLES, "show"),
   /** Whether copies that only repeat another are left out. */
   oneEach: toggle(false),
@@ -84,6 +81,7 @@ export function newPart(id: string, name: string, motif: Motif): Part {
     name,
     visible: true,
     locked: false,
+    group: "",
     role: "show",
     oneEach: false,
     at: PLACE_DEFAULT,

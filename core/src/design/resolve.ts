@@ -10,6 +10,7 @@ import { motifOf } from "../motif/list";
 import type { PlacedMotif } from "../motif/placedMotif";
 import type { ActiveRule } from "../rules/compose";
 import type { Design } from "./design";
+import { groupProblems, groupsAround, membersOfGroups } from "./groups";
 import { guide } from "./guides/list";
 import { MAKING } from "./makingFields";
 import { part, type Part } from "./partFields";
@@ -26,14 +27,20 @@ export function resolveDesign(design: Design): ResolvedDesign {
   const sheet = { width, height, margin, ground: ground && facePainting(ground), grain };
   const making = MAKING.resolve(design.making, resolver, "making");
   const guides = design.guides.map((one, index) => guide.resolve(one, resolver, `guides[${index}]`));
-  const parts = design.parts.map((one, index) =>
-    resolvePart(one, designResolver(scopeOf(numbers.values), palette), `parts[${index}]`),
-  );
+  const groups = membersOfGroups(design);
+  const parts = design.parts.map((one, index) => {
+    const isTool = groupsAround(design, one.group).some(({ role }) => role === "tool");
+    const path = `parts[${index}]`;
+    return { ...resolvePart(one, designResolver(scopeOf(numbers.values), palette), path), groups, ...(isTool && TOOL) };
+  });
   checkUses(parts);
-  const ownProblems = [...numbers.problems, ...resolver.problems];
+  const ownProblems = [...numbers.problems, ...groupProblems(design), ...resolver.problems];
   const problems = [...ownProblems, ...parts.flatMap((one) => one.problems)];
   return { sheet, making, guides, parts, numbers: numbers.values, ownProblems, problems };
 }
+
+/** What a part is by the group it is in. */
+const TOOL = { role: "tool" } as const;
 
 /** A resolver for a design's numbers, colours and motifs. */
 export function designResolver(scope: Scope, palette: ReadonlyMap<string, string> = new Map()): Resolver {
@@ -49,7 +56,7 @@ function prepareMotif(stored: Motif, resolver: Resolver, path: string): PlacedMo
   };
 }
 
-function resolvePart(stored: Part, resolver: Resolver, path: string): ResolvedPart {
+function resolvePart(stored: Part, resolver: Resolver, path: string): Omit<ResolvedPart, "groups"> {
   const { id, name, role, visible, oneEach, at, motif, standsBy, cutouts, rules, join, finish, solid, cut, stitch } =
     part.resolve(stored, resolver, path);
   const active = rules.flatMap(({ on, prepared }, number) => (on ? [{ number, prepared }] : []));
@@ -58,6 +65,7 @@ function resolvePart(stored: Part, resolver: Resolver, path: string): ResolvedPa
     id,
     name,
     role,
+    ownRole: role,
     visible,
     motif: motif.motif,
     motifAt: motif.at,

@@ -10,6 +10,7 @@ import type { ResolvedJoin } from "../join/joinFields";
 import type { PreparedMotif } from "../motif/definition";
 import type { PlacedMotif } from "../motif/placedMotif";
 import type { ActiveRule } from "../rules/compose";
+import type { GroupMembers } from "./groups";
 import type { GuideShape } from "./guides/definition";
 import type { ResolvedMaking } from "./makingFields";
 import type { Role, StandsBy } from "./partFields";
@@ -36,6 +37,10 @@ export interface ResolvedPart {
   readonly name: string;
   /** Whether it is made, only seen, or a tool for others. */
   readonly role: Role;
+  /** What it is for whoever follows its group: the group may be a tool as a whole. */
+  readonly ownRole: Role;
+  /** What groups stand for where one is named in a part's place. */
+  readonly groups: GroupMembers;
   /** Whether it is shown and made. */
   readonly visible: boolean;
   /** What is repeated, ready to be computed. */

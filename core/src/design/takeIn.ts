@@ -1,9 +1,10 @@
 import { paletteNameOf, paletteReference } from "../fields/colors";
-import { MOST_COLORS, MOST_NUMBERS, MOST_PARTS } from "../fields/most";
+import { MOST_COLORS, MOST_GROUPS, MOST_NUMBERS, MOST_PARTS } from "../fields/most";
 import { isSame } from "../fields/stored";
 import { namesIn } from "../formula/namesIn";
 import { replaceName } from "../formula/rewrite";
 import type { Design } from "./design";
+import { membersOfGroups, partsNamed } from "./groups";
 import { needsOfPart } from "./names";
 import type { Part } from "./partFields";
 import { rewriteDesign } from "./rewrite";
@@ -36,11 +37,16 @@ export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble
       return next === undefined ? color : paletteReference(next);
     },
   });
-  const shared = sharedParts(own.parts, named.parts);
-  const ids = freshIds(own, other, shared);
+  const shared = sharedParts(own, named);
+  const members = membersOfGroups(named);
+  const isShared = (id: string) => partsNamed(members, id).every((part) => shared.has(part));
+  const ids = freshIds(own, other, isShared);
   const renamed = rewriteDesign(named, { part: (id) => ids.get(id) ?? id });
   const names = own.parts.map(({ name }) => name);
   const brought = renamed.parts.filter(({ id }) => !shared.has(id));
+  const groups = renamed.groups
+    .filter(({ id }) => !isShared(id))
+    .map((group) => ({ ...group, id: ids.get(group.id) ?? group.id }));
   const parts = brought.map((part) => {
     const name = freshWith(" ", 112)(part.name, names);
     names.push(name);
@@ -50,6 +56,7 @@ export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble
     ...own,
     numbers: [...own.numbers, ...added(own.numbers, renamed.numbers, numbers)],
     palette: [...own.palette, ...added(own.palette, renamed.palette, colors)],
+    groups: [...own.groups, ...groups],
     parts: [...own.parts, ...parts],
   };
   const trouble = tooMany(design);
@@ -57,25 +64,33 @@ export function takeIn(own: Design, other: Design): TakenIn | { readonly trouble
 }
 
 /** Ids of parts that others of theirs follow, and that are here already, with all that they follow in turn. */
-function sharedParts(own: readonly Part[], theirs: readonly Part[]): ReadonlySet<string> {
-  const follows = new Map(theirs.map((part) => [part.id, needsOfPart(part).parts]));
+function sharedParts(own: Design, theirs: Design): ReadonlySet<string> {
+  const [here, members] = [membersOfGroups(own), membersOfGroups(theirs)];
+  const named = (ids: readonly string[]) => ids.flatMap((id) => partsNamed(members, id));
+  const follows = new Map(theirs.parts.map((part) => [part.id, named(needsOfPart(part).parts)]));
   const followed = new Set([...follows.values()].flat());
-  const isHere = (part: Part) => own.some((known) => isSame(known, part));
-  const shared = new Set(theirs.filter((part) => followed.has(part.id) && isHere(part)).map(({ id }) => id));
+  const isHere = (part: Part) => own.parts.some((known) => isSame({ ...known, group: "" }, { ...part, group: "" }));
+  const shared = new Set(theirs.parts.filter((part) => followed.has(part.id) && isHere(part)).map(({ id }) => id));
+  const isMissing = (id: string) => follows.has(id) && !shared.has(id);
   for (let before = -1; before !== shared.size;) {
     before = shared.size;
-    for (const id of shared) {
-      if (follows.get(id)?.some((needed) => follows.has(needed) && !shared.has(needed))) shared.delete(id);
+    for (const id of shared) if (follows.get(id)?.some(isMissing)) shared.delete(id);
+    // A group is shared as a whole, or not at all.
+    for (const [group, ids] of members) {
+      if (ids.some(isMissing) || !isSame(here.get(group), ids)) ids.forEach((id) => shared.delete(id));
     }
   }
   return shared;
 }
 
-function freshIds(own: Design, other: Design, shared: ReadonlySet<string>): ReadonlyMap<string, string> {
-  const taken = [...own.parts, ...other.parts].map(({ id }) => id);
+/** New ids for parts and groups that are called as something else is already. */
+function freshIds(own: Design, other: Design, isShared: (id: string) => boolean): ReadonlyMap<string, string> {
+  const idsOf = ({ parts, groups }: Design) => [...parts, ...groups].map(({ id }) => id);
+  const here = new Set(idsOf(own));
+  const taken = [...here, ...idsOf(other)];
   const ids = new Map<string, string>();
-  for (const { id } of other.parts) {
-    if (shared.has(id) || !own.parts.some((part) => part.id === id)) continue;
+  for (const id of idsOf(other)) {
+    if (isShared(id) || !here.has(id)) continue;
     const next = freshWith("-", 34)(id, taken);
     ids.set(id, next);
     taken.push(next);
@@ -131,8 +146,9 @@ const freshWith =
     return `${stem}${between}${number}`;
   };
 
-function tooMany({ parts, numbers, palette }: Design): string | null {
+function tooMany({ parts, groups, numbers, palette }: Design): string | null {
   if (parts.length > MOST_PARTS) return `a design has at most ${MOST_PARTS} parts`;
+  if (groups.length > MOST_GROUPS) return `a design has at most ${MOST_GROUPS} groups`;
   if (numbers.length > MOST_NUMBERS) return `a design has at most ${MOST_NUMBERS} named numbers`;
   return palette.length > MOST_COLORS ? `a design has at most ${MOST_COLORS} named colours` : null;
 }

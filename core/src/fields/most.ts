@@ -4,6 +4,8 @@ export const MOST_COPIES = 200_000;
 export const MOST_RULES = 64;
 /** Parts, named numbers, palette colours and guides one design may have. */
 export const MOST_PARTS = 500;
+/** Groups of parts a design may have. */
+export const MOST_GROUPS = 500;
 /** Named numbers one design may have. */
 export const MOST_NUMBERS = 500;
 /** Palette colours one design may have. */

@@ -26,6 +26,7 @@ export function barePart({ id, name, path, fill = null, line = null }: Given): P
     id,
     name,
     role: "show",
+    ownRole: "show",
     visible: true,
     blend: "normal",
     solid: null,

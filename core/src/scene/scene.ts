@@ -63,6 +63,8 @@ export interface PartScene {
   readonly name: string;
   /** Whether it is made, only seen, or a tool for others. */
   readonly role: Role;
+  /** What it is for whoever follows its group: the group may be a tool as a whole. */
+  readonly ownRole: Role;
   /** Whether it is shown and made. */
   readonly visible: boolean;
   /** Its outlines and where its copies stand. */

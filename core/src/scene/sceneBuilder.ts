@@ -23,7 +23,7 @@ import { bandsOf } from "./joinedCopies";
 interface Remembered {
   readonly drawingKey: string;
   readonly geometryKey: string;
-  /** Tells two finishes apart; worked out when a part that takes its paint asks. */
+  /** Tells two ways of being painted apart; worked out when a part that takes its paint asks. */
   readonly finishKey: () => string;
   readonly drawing: DrawnPart;
   /** The copies as the rules made them. */
@@ -152,20 +152,20 @@ function computePart(
   const drawing =
     same?.drawingKey === drawingKey
       ? same.drawing
-      : drawPart(part, surroundingsOf(multiply(part.at, part.motifAt), sheet, sceneOf));
+      : drawPart(part, surroundingsOf(multiply(part.at, part.motifAt), sheet, sceneOf, part.groups));
   const around: Around = {
-    ofPart: surroundingsOf(part.at, sheet, sceneOf),
-    onSheet: surroundingsOf(IDENTITY, sheet, sceneOf),
+    ofPart: surroundingsOf(part.at, sheet, sceneOf, part.groups),
+    onSheet: surroundingsOf(IDENTITY, sheet, sceneOf, part.groups),
   };
   const known = same?.geometryKey === geometryKey ? same : null;
   const composed =
     known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: drawing.foot, reach });
   const geometry = known?.scene.geometry ?? geometryOf(part, drawing, composed, around);
-  const { id, name, role, visible, blend, solid, cut, stitch } = part;
+  const { id, name, role, ownRole, visible, blend, solid, cut, stitch } = part;
   const blended = blendedFinish(part, sceneOf);
   const finish = { ...blended, fill: joinOf(part.join.mode).fill(part.join, blended.fill, geometry) };
-  const shown = { id, name, role, visible, geometry, finish, blend, solid, cut, stitch };
-  const finishKey = once(() => JSON.stringify([finish, blend]));
+  const shown = { id, name, role, ownRole, visible, geometry, finish, blend, solid, cut, stitch };
+  const finishKey = once(() => JSON.stringify([finish, blend, visible, ownRole]));
   return {
     drawingKey,
     geometryKey,

@@ -66,6 +66,7 @@ export * from "./scene/needs";
 export * from "./scene/wedge";
 export { groundColor } from "./scene/groundPart";
 export * from "./scene/placesToSnap";
+export * from "./scene/partsInside";
 export * from "./scene/scene";
 export * from "./scene/seams/withoutSeams";
 export * from "./scene/sceneBuilder";

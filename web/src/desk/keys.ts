@@ -1,7 +1,9 @@
 import { hasSolids } from "@twin-petal/core";
 import { zoomed, panned } from "@/paint/view";
 import type { DeskStore } from "@/store/deskStore";
+import { groupOf, groupParts, ungroup } from "@/store/edits/groups";
 import { duplicatePart } from "@/store/edits/parts";
+import { duplicateSeveral } from "@/store/edits/several";
 import { saveNow } from "@/store/saving";
 import { stepFor } from "./bottom/neighbourValues";
 import type { usePicture } from "./stage/pictureContext";
@@ -140,14 +142,31 @@ export const SHORTCUTS: readonly Shortcut[] = [
   {
     keys: "$mod+d",
     shown: "Ctrl D",
-    words: "Double the chosen part, beside itself",
+    words: "Double the chosen parts, beside themselves",
     act({ store }) {
-      const { history, chosen, edit, choose } = store.getState();
+      const { history, chosen, also, edit, choose, chooseTogether } = store.getState();
       const part = history.design.parts.find(({ id }) => id === chosen);
       if (!part) return;
+      if (also.length > 0) {
+        const copies = duplicateSeveral(history.design, [part.id, ...also]);
+        edit(copies.edit);
+        return chooseTogether(copies.ids);
+      }
       const copy = duplicatePart(history.design, part);
       edit(copy.edit);
       choose(copy.id);
+    },
+  },
+  {
+    keys: "g",
+    shown: "G",
+    words: "Group the chosen parts, or ungroup them",
+    act({ store }) {
+      const { history, chosen, also, edit } = store.getState();
+      if (chosen === null || also.length === 0) return;
+      const ids = [chosen, ...also];
+      const group = groupOf(history.design, ids);
+      edit(group ? ungroup(group) : groupParts(history.design, ids).edit);
     },
   },
   { keys: "$mod+a", shown: "Ctrl A", words: "Choose all parts", act: ({ store }) => store.getState().chooseAll() },

@@ -44,6 +44,8 @@ export interface DeskState {
   choose: (part: string | null) => void;
   /** Chooses a part with those that are, or lets go of it. */
   chooseAlso: (part: string) => void;
+  /** Chooses some parts together, and no others. */
+  chooseTogether: (parts: readonly string[]) => void;
   /** Chooses every part. */
   chooseAll: () => void;
   /** Takes up another tool, chooses nodes, goes to another copy. */
@@ -104,6 +106,9 @@ export function createDeskStore(id: string, history: History, revision: number, 
       },
       chooseAlso(part) {
         if (!rehearsedEdits) set((state) => withPart(state, part));
+      },
+      chooseTogether([first = null, ...also]) {
+        if (first !== null) set(({ hand }) => ({ chosen: first, also, hand: { ...hand, ...NOTHING_IN_HAND } }));
       },
       chooseAll() {
         set(({ history, chosen }) => ({

@@ -12,6 +12,7 @@ import {
   multiply,
   ownStand,
   pathData,
+  partsInside,
   placesToSnap,
   copiesWithSeams,
   seamsOf,
@@ -160,6 +161,11 @@ export class Painter {
   /** For each part the box of all that is painted, on the sheet. */
   boxes(): ReadonlyMap<string, Box> {
     return new Map(this.scene?.parts.map(({ id, geometry }) => [id, boxOfGeometry(geometry)]));
+  }
+
+  /** Ids of the parts that lie whole inside a loop drawn on the sheet, millimetres. */
+  partsInside(loop: readonly Point[]): string[] {
+    return this.scene ? partsInside(this.scene, loop) : [];
   }
 
   /** Places of shown parts but one that the hand can be drawn to, within a box of the sheet, millimetres. */

@@ -1,4 +1,5 @@
 import type { Point } from "../../geometry/point";
+import { isInside } from "../../geometry/pointInLoop";
 import { firstNodeOf, placeOfNode, type DrawnPath } from "./nodes";
 
 /** Numbers of every second, third … node of a run, from a given one on and round. Numbers count through all runs. */
@@ -39,14 +40,4 @@ export function nodesInside(paths: readonly DrawnPath[], loop: readonly Point[])
     const first = firstNodeOf(paths, run);
     return nodes.flatMap((node, k) => (isInside(node, loop) ? [first + k] : []));
   });
-}
-
-/** Even-odd: a ray to the right crosses the loop an odd number of times. */
-function isInside({ x, y }: Point, loop: readonly Point[]): boolean {
-  let inside = false;
-  loop.forEach((a, k) => {
-    const b = loop[(k + 1) % loop.length] ?? a;
-    if (a.y > y !== b.y > y && x < a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside;
-  });
-  return inside;
 }

@@ -1,8 +1,18 @@
 import { useRef } from "react";
-import { EMPTY_BOX, isEmpty, joinBoxes, MILLIMETRES_PER, type Box, type Design, type Point } from "@twin-petal/core";
+import {
+  EMPTY_BOX,
+  isEmpty,
+  joinBoxes,
+  MILLIMETRES_PER,
+  type Box,
+  type Design,
+  type PartGroup,
+  type Point,
+} from "@twin-petal/core";
 import { together } from "@/store/atHand";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
 import { ALIGNMENTS, alignPart, spreadParts, type Alignment } from "@/store/edits/compose";
+import { groupOf, groupParts, renameGroup, repeatGroup, ungroup } from "@/store/edits/groups";
 import {
   duplicateSeveral,
   lockSeveral,
@@ -15,6 +25,7 @@ import {
 } from "@/store/edits/several";
 import { FallingNumber } from "@/ui/fallingNumber";
 import { Menu, MenuItem } from "@/ui/menu";
+import { NameInput } from "@/ui/nameInput";
 import { Offers } from "@/ui/offers";
 import { Sentence } from "@/ui/sentence";
 import { LENGTH_STEP } from "../fields/boundNumber";
@@ -28,12 +39,20 @@ const FARTHEST = 10_000;
 
 /** Several chosen parts, and what can be done with them together. */
 export function SeveralParts({ ids }: { ids: readonly string[] }) {
-  const { parts } = useDesign();
-  const { choose } = useDeskStore().getState();
-  const chosen = parts.filter(({ id }) => ids.includes(id));
+  const design = useDesign();
+  const { choose, edit } = useDeskStore().getState();
+  const chosen = design.parts.filter(({ id }) => ids.includes(id));
+  const group = groupOf(design, ids);
   return (
     <section aria-label="Chosen parts" className="flex flex-col gap-2">
-      <h2 className="text-xl font-bold">{partsWords(chosen.length)}</h2>
+      {group ? (
+        <h2 className="-mx-1 flex items-baseline text-xl">
+          <NameInput label="Name of the group" name={group.name} onRename={(name) => edit(renameGroup(group, name))} />
+          <span className="text-[15px] whitespace-nowrap text-quiet">a group of {partsWords(chosen.length)}</span>
+        </h2>
+      ) : (
+        <h2 className="text-xl font-bold">{partsWords(chosen.length)}</h2>
+      )}
       <ul className="flex flex-wrap">
         {chosen.map(({ id, name }) => (
           <li key={id}>
@@ -138,9 +157,10 @@ export function middleOf(box: Box): Point {
 function Doing({ ids }: { ids: readonly string[] }) {
   const store = useDeskStore();
   const { report, painter } = usePicture();
-  const { parts } = useDesign();
-  const chosen = parts.filter(({ id }) => ids.includes(id));
-  const { edit } = store.getState();
+  const design = useDesign();
+  const chosen = design.parts.filter(({ id }) => ids.includes(id));
+  const group = groupOf(design, ids);
+  const { edit, choose, chooseTogether } = store.getState();
   const boxed = async () => {
     const boxes = await painter.boxes();
     const now = store.getState().history.design.parts;
@@ -164,14 +184,25 @@ function Doing({ ids }: { ids: readonly string[] }) {
   const double = () => {
     const copies = duplicateSeveral(store.getState().history.design, ids);
     edit(copies.edit);
-    const [first, ...rest] = copies.ids;
-    if (first !== undefined) store.getState().choose(first);
-    for (const id of rest) store.getState().chooseAlso(id);
+    chooseTogether(copies.ids);
+  };
+  const repeat = (whole: PartGroup) => {
+    const repeated = repeatGroup(store.getState().history.design, whole);
+    edit(repeated.edit);
+    choose(repeated.id);
   };
   const isShown = chosen.some(({ visible }) => visible);
   const isLocked = chosen.every(({ locked }) => locked);
   return (
     <Offers>
+      {group ? (
+        <>
+          <WordButton onClick={() => edit(ungroup(group))}>ungroup them</WordButton>
+          <WordButton onClick={() => repeat(group)}>repeat the group whole</WordButton>
+        </>
+      ) : (
+        <WordButton onClick={() => edit(groupParts(design, ids).edit)}>group them</WordButton>
+      )}
       <Menu trigger={<WordButton>align them …</WordButton>}>
         {ALIGNMENTS.map((alignment) => (
           <MenuItem key={alignment} onSelect={() => void align(alignment)}>

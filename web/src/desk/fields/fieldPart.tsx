@@ -1,6 +1,6 @@
 import { SHEET } from "@twin-petal/core";
-import { useDesk } from "@/store/deskStore";
 import { Choice } from "@/ui/choice";
+import { useNamed } from "./useNamed";
 import { useField, useFieldLabel, useFields } from "./fieldsContext";
 
 interface FieldPartProps {
@@ -16,12 +16,12 @@ export function FieldPart({ of, label: own = of, sheet, none }: FieldPartProps) 
   const label = useFieldLabel(own);
   const { field, stored, set } = useField(of, "part");
   const { part } = useFields();
-  const parts = useDesk((state) => state.history.design.parts);
+  const named = useNamed(part);
   const value = typeof stored === "string" ? stored : field.default;
   const choices = [
     ...(none === undefined ? [] : [{ value: "", words: none }]),
     ...(sheet ? [{ value: SHEET, words: "the whole sheet" }] : []),
-    ...parts.filter(({ id }) => id !== part).map(({ id, name }) => ({ value: id, words: name })),
+    ...named.map(({ id, name }) => ({ value: id, words: name })),
   ];
   const known = choices.some((choice) => choice.value === value);
   const words = value === "" ? "choose a part" : `a part that is gone (${value})`;

@@ -1,6 +1,6 @@
 import type { ReactElement } from "react";
-import { useDesk } from "@/store/deskStore";
 import { Menu, MenuItem } from "@/ui/menu";
+import { useNamed } from "./useNamed";
 import { WordButton } from "./wordButton";
 
 interface PartNamesProps {
@@ -17,9 +17,9 @@ interface PartNamesProps {
 
 /** Other parts named in a sentence: each leaves when its name is clicked, and a menu adds another. */
 export function PartNames({ part, chosen, trigger, leaveWords, onLeave, onAdd }: PartNamesProps) {
-  const parts = useDesk((state) => state.history.design.parts);
-  const nameOf = (id: string) => parts.find((known) => known.id === id)?.name ?? id;
-  const free = parts.filter(({ id }) => id !== part && !chosen.includes(id));
+  const named = useNamed(part);
+  const nameOf = (id: string) => named.find((known) => known.id === id)?.name ?? id;
+  const free = named.filter(({ id }) => !chosen.includes(id));
   return (
     <>
       {chosen.map((id) => (

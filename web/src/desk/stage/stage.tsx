@@ -5,6 +5,7 @@ import { droppedPiece } from "../shelf/drag";
 import { useTaking } from "../shelf/taking";
 import { importPicture } from "../importPicture";
 import { CloseUp } from "./closeUp";
+import { LoopMark } from "./loopMark";
 import { Marks } from "./marks";
 import { ToolStrip } from "./toolStrip";
 import { WorkPanel } from "./workPanel";
@@ -21,7 +22,7 @@ export function Stage() {
   const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);
   const holder = useRef<HTMLDivElement>(null);
-  const hand = useSheetHand(frame);
+  const { hand, loop } = useSheetHand(frame);
   const room = useRef<HTMLDivElement>(null);
   useViewHand(
     room,
@@ -93,6 +94,11 @@ export function Stage() {
         {...hand}
       >
         <div ref={holder} />
+        {loop && (
+          <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden="true">
+            <LoopMark points={loop} />
+          </svg>
+        )}
       </div>
       {size && !swapped && <Marks />}
       {design.parts.length > 0 && <CloseUp />}

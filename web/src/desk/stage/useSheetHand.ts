@@ -1,4 +1,4 @@
-import { useRef, type PointerEvent, type RefObject } from "react";
+import { useRef, useState, type PointerEvent, type RefObject } from "react";
 import type { Point } from "@twin-petal/core";
 import { panned, placeIn, toSheet, zoomed } from "@/paint/view";
 import { useDeskStore } from "@/store/deskStore";
@@ -6,11 +6,13 @@ import { usePicture } from "./pictureContext";
 
 const CLICK_WITHIN = 4;
 
-/** What the hand does on the sheet: pull to pan, pinch to zoom, click to choose a part, with Shift one more. */
+/** What the hand does on the sheet: pull to pan, pinch to zoom, click to choose a part; with Shift one more, or a loop around several. */
 export function useSheetHand(element: RefObject<HTMLElement | null>) {
   const { painter, view, size, setView } = usePicture();
   const store = useDeskStore();
-  const { choose, chooseAlso } = store.getState();
+  const { choose, chooseAlso, chooseTogether } = store.getState();
+  /** A loop being drawn to choose with, pixels; null while the hand does something else. */
+  const [loop, setLoop] = useState<readonly Point[] | null>(null);
   const pointers = useRef(new Map<number, Point>());
   const travelled = useRef(0);
 
@@ -34,6 +36,7 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
     event.currentTarget.setPointerCapture(event.pointerId);
     if (pointers.current.size === 0) travelled.current = 0;
     pointers.current.set(event.pointerId, place(event));
+    setLoop(event.shiftKey && pointers.current.size === 1 ? [place(event)] : null);
   };
   const onPointerMove = (event: PointerEvent) => {
     const before = pointers.current.get(event.pointerId);
@@ -44,6 +47,7 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
     const other = [...pointers.current].find(([id]) => id !== event.pointerId)?.[1];
     pointers.current.set(event.pointerId, now);
     if (travelled.current < CLICK_WITHIN) return;
+    if (loop) return setLoop((points) => points && [...points, now]);
     if (!other) return setView((current) => panned(current, now.x - before.x, now.y - before.y));
     const spread = (p: Point) => Math.hypot(p.x - other.x, p.y - other.y);
     const factor = spread(now) / Math.max(1, spread(before));
@@ -55,11 +59,21 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
     );
   };
   const onPointerUp = (event: PointerEvent) => {
-    if (!pointers.current.delete(event.pointerId) || travelled.current >= CLICK_WITHIN || !view || !size) return;
+    const wasHeld = pointers.current.delete(event.pointerId);
+    setLoop(null);
+    if (!wasHeld || !view || !size) return;
+    if (travelled.current >= CLICK_WITHIN) {
+      if (loop) void painter.partsInside(loop.map((point) => toSheet(view, size, point))).then(chooseTogether);
+      return;
+    }
     const isAdding = event.shiftKey;
     void painter
       .copyAt(toSheet(view, size, place(event)), view.scale)
       .then((found) => found !== null && (isAdding ? chooseAlso : choose)(found.part));
   };
-  return { onPointerDown, onPointerMove, onPointerUp, onPointerCancel: onPointerUp };
+  const onPointerCancel = (event: PointerEvent) => {
+    pointers.current.delete(event.pointerId);
+    setLoop(null);
+  };
+  return { loop, hand: { onPointerDown, onPointerMove, onPointerUp, onPointerCancel } };
 }

@@ -13,13 +13,15 @@ import { Menu, MenuItem } from "@/ui/menu";
 interface PartTileProps {
   readonly part: Part;
   readonly picture: ImageBitmap | undefined;
+  /** How many groups it is in. */
+  readonly depth: number;
   readonly chosen: boolean;
   /** The sheet's ground, so that pale parts show as they do on it; null for none. */
   readonly ground: string | null;
 }
 
 /** One part: its picture, which chooses it, and what can be done with it. */
-export const PartTile = memo(function PartTile({ part, picture, chosen, ground }: PartTileProps) {
+export const PartTile = memo(function PartTile({ part, depth, picture, chosen, ground }: PartTileProps) {
   const { choose, chooseAlso } = useDeskStore().getState();
   const take = useTaking();
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: part.id });
@@ -34,6 +36,14 @@ export const PartTile = memo(function PartTile({ part, picture, chosen, ground }
       }}
       className={`group relative ${isDragging ? "z-10" : ""}`}
     >
+      {Array.from({ length: depth }, (_, level) => (
+        <span
+          key={level}
+          aria-hidden="true"
+          className="absolute inset-y-0 w-[2px] bg-quiet/50"
+          style={{ left: -3 * (level + 1) - 1 }}
+        />
+      ))}
       <button
         type="button"
         {...attributes}

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { Plus } from "lucide-react";
@@ -9,7 +9,9 @@ import { IconButton } from "@/ui/button";
 import { MotifPicker } from "../column/motif/motifPicker";
 import { useMotifMaker } from "../column/motif/useMotifMaker";
 import { usePicture } from "../stage/pictureContext";
+import { GroupTile } from "./groupTile";
 import { PartTile } from "./partTile";
+import { stripRows } from "./stripRows";
 
 /** The design rests this long before the parts' small pictures are painted, milliseconds. */
 const REST = 250;
@@ -28,6 +30,8 @@ export function PartsStrip() {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const topFirst = design.parts.toReversed();
+  const rows = useMemo(() => stripRows(design), [design]);
+  const isChosen = (id: string) => id === chosen || also.includes(id);
   const { begin, fileChooser } = useMotifMaker();
   return (
     <nav
@@ -53,16 +57,27 @@ export function PartsStrip() {
         }}
       >
         <SortableContext items={topFirst.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ul className="flex flex-col gap-2">
-            {topFirst.map((part) => (
-              <PartTile
-                key={part.id}
-                part={part}
-                picture={pictures.get(part.id)}
-                chosen={part.id === chosen || also.includes(part.id)}
-                ground={report && groundColor(report.sheet)}
-              />
-            ))}
+          <ul className="flex flex-col items-center gap-2">
+            {rows.map((row, index) =>
+              row.kind === "group" ? (
+                <GroupTile
+                  // A group whose parts do not lie together is named more than once.
+                  key={`${row.group.id} ${index}`}
+                  group={row.group}
+                  members={row.members}
+                  chosen={row.members.every(({ id }) => isChosen(id))}
+                />
+              ) : (
+                <PartTile
+                  key={row.part.id}
+                  part={row.part}
+                  depth={row.depth}
+                  picture={pictures.get(row.part.id)}
+                  chosen={isChosen(row.part.id)}
+                  ground={report && groundColor(report.sheet)}
+                />
+              ),
+            )}
           </ul>
         </SortableContext>
       </DndContext>

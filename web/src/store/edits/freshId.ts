@@ -1,8 +1,8 @@
 import type { Design } from "@twin-petal/core";
 
-/** An id no part has yet: the base itself, or with the first free number behind it. */
+/** An id that neither part nor group has yet: the base itself, or with the first free number behind it. */
 export function freshId(design: Design, base: string): string {
-  const taken = new Set(design.parts.map(({ id }) => id));
+  const taken = new Set([...design.parts, ...design.groups].map(({ id }) => id));
   const stem = base.replace(/-\d+$/, "").slice(0, 34);
   for (let number = 1; ; number++) {
     const id = number === 1 ? stem : `${stem}-${number}`;

@@ -14,6 +14,7 @@ import {
 import { castDraft, current, type Draft } from "immer";
 import type { Edit } from "../edit";
 import { besides } from "./besides";
+import { dropEmptyGroups } from "./groups";
 import { freshId, freshName } from "./freshId";
 import { scaledDefaults } from "./scaledDefaults";
 
@@ -116,6 +117,7 @@ export function removePart(design: Design, { id, name }: Part): Edit {
     apply(draft) {
       draft.parts = draft.parts.filter((part) => part.id !== id);
       Object.assign(draft, castDraft(forgetPart(current(draft), id)));
+      dropEmptyGroups(draft);
     },
   };
 }

@@ -2,6 +2,7 @@ import {
   apply,
   about,
   designResolver,
+  membersOfGroups,
   resolvePlace,
   rotation,
   scaling,
@@ -14,8 +15,10 @@ import {
   type PlaceValue,
   type Point,
 } from "@twin-petal/core";
-import { current, type Draft } from "immer";
+import { castDraft, current, type Draft } from "immer";
 import { applyEdit, type Edit } from "../edit";
+import { freshId } from "./freshId";
+import { gather } from "./groups";
 import { movedPlace } from "./moved";
 import { duplicatePart, removePart } from "./parts";
 
@@ -107,24 +110,53 @@ export function lockSeveral(ids: readonly string[], locked: boolean): Edit {
   });
 }
 
-/** Parts once more, each above itself and a little beside; what they came to be called. */
+/** Parts once more, each above itself and a little beside; what they came to be called. Groups among them are doubled whole. */
 export function duplicateSeveral(design: Design, ids: readonly string[]): { edit: Edit; ids: readonly string[] } {
-  const made: string[] = [];
+  const made = new Map<string, string>();
   const edits: Edit[] = [];
   let next = design;
   for (const part of design.parts.filter(({ id }) => ids.includes(id))) {
     const copy = duplicatePart(next, part);
     next = applyEdit(next, copy.edit);
     edits.push(copy.edit);
-    made.push(copy.id);
+    made.set(part.id, copy.id);
   }
   return {
-    ids: made,
+    ids: [...made.values()],
     edit: {
-      label: `duplicate ${partsWords(made.length)}`,
-      apply: (draft) => edits.forEach((edit) => edit.apply(draft)),
+      label: `duplicate ${partsWords(made.size)}`,
+      apply(draft) {
+        edits.forEach((edit) => edit.apply(draft));
+        doubleGroups(draft, design, made);
+      },
     },
   };
+}
+
+/** Gives the copies of whole groups groups of their own. `made` says which part each copy is of. */
+function doubleGroups(draft: Draft<Design>, before: Design, made: ReadonlyMap<string, string>): void {
+  const copies = new Map<string, string>();
+  for (const [id, members] of membersOfGroups(before)) {
+    if (members.length > 0 && members.every((part) => made.has(part))) copies.set(id, freshId(current(draft), id));
+    const [group, copy] = [before.groups.find((known) => known.id === id), copies.get(id)];
+    if (group && copy !== undefined) draft.groups.push({ ...group, id: copy, name: `${group.name}, a copy` });
+  }
+  const copyOf = (id: string) => copies.get(id) ?? id;
+  const isCopy = new Set(copies.values());
+  for (const group of draft.groups) if (isCopy.has(group.id)) group.within = copyOf(group.within);
+  const parts = new Set(made.values());
+  const regrouped = current(draft).parts.map((part) =>
+    parts.has(part.id) ? { ...part, group: copyOf(part.group) } : part,
+  );
+  draft.parts = castDraft(regrouped);
+  // What belongs together lies together, groups within groups too.
+  for (const id of copies.keys())
+    gather(
+      draft,
+      membersOfGroups(before)
+        .get(id)
+        ?.map((part) => made.get(part) ?? part) ?? [],
+    );
 }
 
 /** Removes parts that are not locked; what followed them follows nothing any more. */

@@ -20,6 +20,7 @@ import { useDrag } from "@/ui/useDrag";
 import { toSheet } from "@/paint/view";
 import { useLengthReadout } from "../useLengthReadout";
 import { usePicture } from "../pictureContext";
+import { LoopMark } from "../loopMark";
 import { PointerPanel } from "../pointerPanel";
 import { useSnap } from "../snap/useSnap";
 import type { SnapPoint } from "../snap/snap";
@@ -229,24 +230,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
         );
       })}
       <KeyCursor node={cursor === null ? undefined : all[cursor]} screen={surface.screen} />
-      {loop.length > 1 && (
-        <polygon
-          points={loop.map(({ x, y }) => `${x},${y}`).join(" ")}
-          fill="var(--words)"
-          fillOpacity={0.08}
-          stroke="#FFFFFF"
-          strokeWidth={2}
-          style={{ paintOrder: "stroke" }}
-        />
-      )}
-      {loop.length > 1 && (
-        <polyline
-          points={loop.map(({ x, y }) => `${x},${y}`).join(" ")}
-          fill="none"
-          stroke="#2B2140"
-          strokeDasharray="3 3"
-        />
-      )}
+      <LoopMark points={loop} />
       {readout && <PointerPanel {...readout} />}
       <NodeMenu
         at={menu}

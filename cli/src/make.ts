@@ -12,7 +12,7 @@ import {
 } from "@twin-petal/core";
 import { NODE_HOST } from "@twin-petal/host";
 
-const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01] [--line-art 0.35]
+const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01] [--line-art 0.35] [--page 1] [--duration 6] [--pixels 720]
 EXT: ${FORMATS.map(({ extension }) => extension).join(" ")}`;
 
 /** The command was called wrongly, or a file could not be read or written. */
@@ -38,21 +38,28 @@ interface Call {
   readonly options: Partial<MakeOptions>;
 }
 
+/** The word for each option of the makers. */
+const OPTION_WORDS = {
+  dpi: "dpi",
+  tolerance: "tolerance",
+  lineArt: "line-art",
+  page: "page",
+  duration: "duration",
+  pixels: "pixels",
+} as const satisfies Record<keyof MakeOptions, string>;
+
 function readCall(argv: readonly string[]): Call {
   const { values, positionals } = parseWords(argv);
   const [input, output, ...rest] = positionals;
   if (input === undefined || output === undefined || rest.length > 0) throw new Failure(USAGE, EXIT_FAILED);
   const format = formatOf(output);
   if (!format) throw new Failure(`${output}: there is no such format\n${USAGE}`, EXIT_FAILED);
-  const given = (name: "dpi" | "tolerance" | "line-art" | "page") =>
-    values[name] === undefined ? undefined : positive(name, values[name]);
-  const [dpi, tolerance, lineArt, page] = [given("dpi"), given("tolerance"), given("line-art"), given("page")];
-  const options = {
-    ...(dpi !== undefined && { dpi }),
-    ...(tolerance !== undefined && { tolerance }),
-    ...(lineArt !== undefined && { lineArt }),
-    ...(page !== undefined && { page }),
-  };
+  const options = Object.fromEntries(
+    Object.entries(OPTION_WORDS).flatMap(([option, word]) => {
+      const text = values[word];
+      return text === undefined ? [] : [[option, positive(word, text)]];
+    }),
+  );
   return { input, output, format, part: values.part, options };
 }
 
@@ -62,7 +69,15 @@ function parseWords(argv: readonly string[]) {
     return parseArgs({
       args: [...argv],
       allowPositionals: true,
-      options: { part: text, dpi: text, tolerance: text, "line-art": text, page: text },
+      options: {
+        part: text,
+        dpi: text,
+        tolerance: text,
+        "line-art": text,
+        page: text,
+        duration: text,
+        pixels: text,
+      },
     });
   } catch (error) {
     throw new Failure(`${messageOf(error)}\n${USAGE}`, EXIT_FAILED);

@@ -109,19 +109,21 @@ describe("one way to make a file, whoever asks", () => {
   });
 
   test("an option a format does not declare changes nothing in it", async () => {
-    const other: MakeOptions = { dpi: 40, tolerance: 0.7, lineArt: 1.5, page: 1 };
+    const usual = { dpi: 60, duration: 1, pixels: 30 };
+    const other: MakeOptions = { dpi: 40, tolerance: 0.7, lineArt: 1.5, page: 1, duration: 0.4, pixels: 20 };
     for (const { extension, options, kind } of FORMATS) {
       // Tiles are made of what repeats, solids of what stands up.
       if (extension.startsWith("tile") || kind === "solid") continue;
-      for (const name of ["dpi", "tolerance", "lineArt"] as const) {
-        const [usual, changed] = await Promise.all([
-          made(JOINED, extension, { dpi: 60 }),
-          made(JOINED, extension, { dpi: 60, [name]: other[name] }),
+      for (const name of ["dpi", "tolerance", "lineArt", "duration", "pixels"] as const) {
+        const [before, changed] = await Promise.all([
+          made(JOINED, extension, usual),
+          made(JOINED, extension, { ...usual, [name]: other[name] }),
         ]);
-        const same = JSON.stringify(usual) === JSON.stringify(changed);
+        const same = JSON.stringify(before) === JSON.stringify(changed);
         expect({ extension, name, same }).toEqual({ extension, name, same: !options.includes(name) });
       }
-      expect(["picture", "drawing"].includes(kind) || extension === "print.png").toBe(options.includes("dpi"));
+      const isSized = options.includes("dpi") || options.includes("pixels");
+      expect(["picture", "drawing"].includes(kind) || extension === "print.png").toBe(isSized);
     }
     expect(USUAL_OPTIONS.tolerance).toBeNull();
   });

@@ -15,10 +15,21 @@ export interface MakeOptions {
   readonly lineArt: number | null;
   /** Which page, counted from 1, where a file holds one. */
   readonly page: number;
+  /** How long a film is built up, seconds. */
+  readonly duration: number;
+  /** The longer side of a film's frames, pixels. */
+  readonly pixels: number;
 }
 
 /** What is made where nothing is said. */
-export const USUAL_OPTIONS: MakeOptions = { dpi: 300, tolerance: null, lineArt: null, page: 1 };
+export const USUAL_OPTIONS: MakeOptions = {
+  dpi: 300,
+  tolerance: null,
+  lineArt: null,
+  page: 1,
+  duration: 6,
+  pixels: 720,
+};
 
 /** What a file is: outlines, pixels, the design or the scene as data, solids, what a cutter does, printed pages, or stitches. */
 type FormatKind = "drawing" | "picture" | "data" | "solid" | "cut" | "print" | "stitch";

@@ -3,6 +3,8 @@ import { cutSvg } from "./cut/cutSvg";
 import { dxf } from "./cut/dxf";
 import { gcode } from "./cut/gcode";
 import { designFile } from "./designFile";
+import { filmSvg } from "./film/filmSvg";
+import { filmZip } from "./film/filmZip";
 import type { Format } from "./format";
 import { pdf } from "./pdf/pdf";
 import { png } from "./png";
@@ -26,6 +28,8 @@ export const FORMATS: readonly Format[] = [
   png,
   tileSvg,
   tilePng,
+  filmSvg,
+  filmZip,
   stl,
   threeMf,
   obj,

@@ -1,5 +1,5 @@
 import { Router, type Request } from "express";
-import { FORMATS, type MakeOptions } from "@twin-petal/core";
+import { FORMATS, USUAL_OPTIONS, type MakeOptions } from "@twin-petal/core";
 import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
 import { designIn, takeBody } from "./designBody";
@@ -29,7 +29,7 @@ export function makeRoutes(pools: Pools): Router {
 
 function optionsIn({ query }: Request): Partial<MakeOptions> {
   const options: { -readonly [Name in keyof MakeOptions]?: number } = {};
-  for (const name of ["dpi", "tolerance", "lineArt", "page"] as const) {
+  for (const name of optionNames(USUAL_OPTIONS)) {
     if (query[name] === undefined) continue;
     const value = Number(query[name]);
     if (!Number.isFinite(value) || value <= 0) throw new HttpProblem(400, `“${name}” must be a number greater than 0.`);
@@ -37,6 +37,10 @@ function optionsIn({ query }: Request): Partial<MakeOptions> {
   }
   return options;
 }
+
+/** The names of what makers may be told. */
+const optionNames = (options: MakeOptions) =>
+  Object.keys(options).filter((name): name is keyof MakeOptions => name in options);
 
 function fileName(name: string): string {
   return (

@@ -1,8 +1,8 @@
 import { useId, useState } from "react";
-import { Popover } from "radix-ui";
 import { HexAlphaColorPicker, HexColorInput } from "react-colorful";
 import { isHexColor, paletteNameOf, paletteReference, type ColorValue, type PaletteColor } from "@twin-petal/core";
 import { Button } from "./button";
+import { Panel } from "./panel";
 
 interface SwatchProps {
   readonly label: string;
@@ -32,8 +32,10 @@ export function Swatch({ label, value, palette, onChange, onName, onRemove }: Sw
     if (isHexColor(hex) && hex !== color) onChange(hex, gesture);
   };
   return (
-    <Popover.Root onOpenChange={(open) => open && setOpening(opening + 1)}>
-      <Popover.Trigger asChild>
+    <Panel
+      className="w-56"
+      onOpen={() => setOpening(opening + 1)}
+      trigger={
         <button
           type="button"
           aria-label={`${label}: ${name ?? color}`}
@@ -41,54 +43,47 @@ export function Swatch({ label, value, palette, onChange, onName, onRemove }: Sw
           className="mx-0.5 inline-block h-5 w-7 rounded border border-quiet align-[-4px]"
           style={{ background: color }}
         />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={6}
-          collisionPadding={8}
-          className="z-50 w-56 rounded-md border border-hairline bg-surface p-3 shadow-floating"
-        >
-          <HexAlphaColorPicker color={color} onChange={pick} style={{ width: "100%", height: 150 }} />
-          <label className="mt-2 flex items-center gap-2 text-[15px] text-quiet">
-            Colour
-            <HexColorInput
-              color={color}
-              alpha
-              prefixed
-              onChange={pick}
-              className="w-full rounded border border-hairline bg-surface px-1.5 py-0.5 font-mono text-[13px] text-words"
+      }
+    >
+      <HexAlphaColorPicker color={color} onChange={pick} style={{ width: "100%", height: 150 }} />
+      <label className="mt-2 flex items-center gap-2 text-[15px] text-quiet">
+        Colour
+        <HexColorInput
+          color={color}
+          alpha
+          prefixed
+          onChange={pick}
+          className="w-full rounded border border-hairline bg-surface px-1.5 py-0.5 font-mono text-[13px] text-words"
+        />
+      </label>
+      {palette.length > 0 && (
+        <div className="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Colours of the design">
+          {palette.map((entry) => (
+            <button
+              key={entry.name}
+              type="button"
+              title={entry.name}
+              aria-label={entry.name}
+              aria-pressed={entry.name === name}
+              onClick={() => onChange(paletteReference(entry.name), gesture)}
+              className="size-6 rounded border border-quiet aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-words"
+              style={{ background: entry.color }}
             />
-          </label>
-          {palette.length > 0 && (
-            <div className="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Colours of the design">
-              {palette.map((entry) => (
-                <button
-                  key={entry.name}
-                  type="button"
-                  title={entry.name}
-                  aria-label={entry.name}
-                  aria-pressed={entry.name === name}
-                  onClick={() => onChange(paletteReference(entry.name), gesture)}
-                  className="size-6 rounded border border-quiet aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-words"
-                  style={{ background: entry.color }}
-                />
-              ))}
-            </div>
-          )}
-          <div className="mt-2 flex gap-2">
-            {onName && name === null && (
-              <Button className="h-7 px-2 text-[15px]" onClick={() => onName(color)}>
-                Name it
-              </Button>
-            )}
-            {onRemove && (
-              <Button className="h-7 px-2 text-[15px]" onClick={onRemove}>
-                Remove
-              </Button>
-            )}
-          </div>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          ))}
+        </div>
+      )}
+      <div className="mt-2 flex gap-2">
+        {onName && name === null && (
+          <Button className="h-7 px-2 text-[15px]" onClick={() => onName(color)}>
+            Name it
+          </Button>
+        )}
+        {onRemove && (
+          <Button className="h-7 px-2 text-[15px]" onClick={onRemove}>
+            Remove
+          </Button>
+        )}
+      </div>
+    </Panel>
   );
 }

@@ -49,6 +49,14 @@ export const svg: FlatFormat = {
   make: makeSvg,
 };
 
+/** How a picture that plays is written. */
+interface Staging {
+  /** Parts that are used beside those of the scene. */
+  readonly also: readonly PartScene[];
+  /** The lines of one made part, counted from the lowest, of those of it whole. */
+  readonly lines: (number: number, whole: readonly string[]) => readonly string[];
+}
+
 /** How a scene is written as an SVG. */
 interface SvgOptions {
   readonly title: string;
@@ -63,6 +71,8 @@ interface SvgOptions {
   readonly frame?: Box;
   /** How many pixels the picture is to have, its content stretched to them; at real size unless given. */
   readonly pixels?: { readonly width: number; readonly height: number };
+  /** What is seen when, where the picture plays. */
+  readonly staging?: Staging;
   /** Whether it stands within another SVG, whose unit is the millimetre then. */
   readonly nested?: boolean;
 }
@@ -70,7 +80,7 @@ interface SvgOptions {
 /** A scene as an SVG. The rasteriser must have been loaded where parts have effects. */
 export function svgOfScene(
   scene: Scene,
-  { title, unit, embed, imageDpi, frame, pixels, filters = false, nested = false }: SvgOptions,
+  { title, unit, embed, imageDpi, frame, pixels, filters = false, nested = false, staging }: SvgOptions,
 ): string {
   const { sheet } = scene;
   const { left, top, right, bottom } = frame ?? edgeOf(sheet);
@@ -82,6 +92,7 @@ export function svgOfScene(
       ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
       : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
   const parts = madeParts(scene);
+  const used = [...parts, ...(staging?.also ?? [])];
   const grid = { dpi: imageDpi, from: { x: left, y: top } };
   const isPicture = pixels !== undefined;
   const lines = [
@@ -92,12 +103,15 @@ export function svgOfScene(
       ? []
       : [`<metadata><design xmlns="${DESIGN_NAMESPACE}">${escapeText(embed)}</design></metadata>`]),
     `<defs>`,
-    ...parts.flatMap(motifLines),
-    ...madeLayers(scene).flatMap(paintServerLines),
-    ...parts.flatMap(clipLines),
+    ...used.flatMap(motifLines),
+    ...[...madeLayers(scene), ...(staging?.also ?? [])].flatMap(paintServerLines),
+    ...used.flatMap(clipLines),
     `</defs>`,
     ...groundLines(scene, grid, isPicture, `x="${x}" y="${y}" width="${across}" height="${down}"`),
-    ...parts.flatMap((part) => partLines(part, scene, grid, { isPicture, filters })),
+    ...parts.flatMap((part, number) => {
+      const whole = partLines(part, scene, grid, { isPicture, filters });
+      return staging?.lines(number, whole) ?? whole;
+    }),
     `</svg>`,
   ];
   return `${lines.join("\n")}\n`;

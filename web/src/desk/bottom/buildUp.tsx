@@ -3,6 +3,7 @@ import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
 import { ReplayControls } from "../replay/replayControls";
 import { usePlaying } from "../replay/usePlaying";
 import { usePicture } from "../stage/pictureContext";
+import { FilmPanel } from "./filmPanel";
 import { buildStages, stageWords } from "./buildStages";
 
 const SPEEDS = [1, 4, 12, 60, 400] as const;
@@ -66,6 +67,7 @@ export function BuildUp() {
           onGo={go}
           onSpeed={setSpeed}
         />
+        <FilmPanel />
       </div>
       <div className="flex min-w-0 items-center gap-2 text-[14.5px]">
         <p className="shrink-0 font-mono text-[13px]" data-testid="build-up-words">

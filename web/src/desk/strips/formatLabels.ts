@@ -5,6 +5,8 @@ export const FORMAT_LABELS: Readonly<Record<string, string>> = {
   png: "a picture",
   "tile.svg": "the seamless tile, as vectors",
   "tile.png": "the seamless tile, as a picture",
+  "film.svg": "the build-up, playing by itself",
+  "film.zip": "the build-up as numbered pictures, for a film",
   stl: "the solid, as printers of solids read it",
   "3mf": "the solid with units and colours",
   obj: "the solid’s surface with its colours, as text",

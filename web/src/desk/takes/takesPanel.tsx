@@ -1,9 +1,9 @@
 import { useState } from "react";
-import { Popover } from "radix-ui";
 import { Link } from "react-router";
 import { ExternalLink, Images, RotateCcw, Trash2 } from "lucide-react";
 import { pictureOfSave, type Save, type Take } from "@/api/takes";
 import { Button, IconButton } from "@/ui/button";
+import { Panel } from "@/ui/panel";
 import { NameInput } from "@/ui/nameInput";
 import { WordButton } from "../fields/wordButton";
 import { useTakes } from "./useTakes";
@@ -15,31 +15,19 @@ const SHOWN = 24;
 /** The states of the design that are kept under a name, and every earlier save there still is. */
 export function TakesPanel() {
   return (
-    <Popover.Root>
-      <Popover.Trigger asChild>
+    <Panel
+      align="end"
+      label="Takes"
+      className="flex max-h-[82vh] w-[376px] flex-col overflow-y-auto"
+      trigger={
         <Button id="takes">
           <Images size={16} aria-hidden="true" /> Takes
         </Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={6}
-          align="end"
-          collisionPadding={8}
-          aria-label="Takes"
-          // What is told of a take has its own actions, which belong to the panel.
-          onInteractOutside={(event) => isTold(event.target) && event.preventDefault()}
-          className="z-40 flex max-h-[82vh] w-[376px] flex-col overflow-y-auto rounded-md border border-hairline bg-surface p-3 shadow-floating"
-        >
-          <Takes />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+      }
+    >
+      <Takes />
+    </Panel>
   );
-}
-
-function isTold(target: EventTarget | null): boolean {
-  return target instanceof Element && target.closest("[data-sonner-toaster]") !== null;
 }
 
 type Actions = ReturnType<typeof useTakes>;

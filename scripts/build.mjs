@@ -19,11 +19,11 @@ const TARGETS = {
   server: {
     result: "server/dist/main.js",
     sources: ["core/src", "host/src", "server/src"],
-    run: () => bundleNode("server", ["main", "work/makeWorker", "work/readWorker", "work/deviceWorker"]),
+    run: () => bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/deviceWorker"]),
   },
   web: {
     result: "web/dist/index.html",
-    sources: ["core/src", "web/src", "web/index.html", "web/vite.config.ts"],
+    sources: ["core/src", "web/src", "demo", "starters", "web/index.html", "web/vite.config.ts"],
     run: () => buildWeb({ configFile: join(root, "web/vite.config.ts"), root: join(root, "web"), logLevel: "warn" }),
   },
 };

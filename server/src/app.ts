@@ -12,6 +12,7 @@ import type { Pools } from "./pools";
 import { notFound, problemHandler } from "./problem";
 import { designRoutes } from "./routes/designs";
 import { jobRoutes } from "./routes/jobs";
+import { keepRoutes } from "./routes/keep";
 import { makeRoutes } from "./routes/make";
 import { shelfRoutes } from "./routes/shelf";
 import { sameOrigin } from "./sameOrigin";
@@ -41,6 +42,7 @@ export function createApp({ store, pools, pictures, jobs, logger, webFolder, hos
   });
   app.use("/api/designs", designRoutes(store, pools, pictures));
   app.use("/api/shelf", shelfRoutes(store.shelf, pools));
+  app.use("/api/keep", keepRoutes(store, pools));
   app.use("/api/make", makeRoutes(pools));
   app.use("/api/jobs", jobRoutes(jobs));
   app.use("/api", notFound);

@@ -8,6 +8,8 @@ export class HttpProblem extends Error {
     readonly status: number,
     detail: string,
     readonly more: Readonly<Record<string, unknown>> = {},
+    /** What is wrong with a design, where that is what it is about. */
+    readonly problems: readonly Problem[] | null = null,
   ) {
     super(detail);
   }
@@ -16,7 +18,7 @@ export class HttpProblem extends Error {
 /** 422: everything that is wrong with a design. */
 export function badDesign(problems: readonly Problem[]): HttpProblem {
   const count = problems.length === 1 ? "1 fault" : `${problems.length} faults`;
-  return new HttpProblem(422, `The design has ${count}; nothing was changed.`, { errors: problems });
+  return new HttpProblem(422, `The design has ${count}; nothing was changed.`, { errors: problems }, problems);
 }
 
 function send(response: Response, { status, message, more }: HttpProblem): void {

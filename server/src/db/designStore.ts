@@ -19,6 +19,15 @@ export interface ListQuery {
   readonly binned: boolean;
 }
 
+/** A design with its takes, as it is put back whole. */
+export interface StoredState extends ReadDesign {
+  readonly revision: number;
+  /** Milliseconds since 1970. */
+  readonly changed: number;
+  readonly binned: number | null;
+  readonly takes: readonly { revision: number; changed: number; take: string; content: string }[];
+}
+
 /** How a save ended. */
 export type SaveOutcome =
   | { readonly kind: "saved"; readonly revision: number }
@@ -114,6 +123,32 @@ export class DesignStore {
         .set({ binned: binned ? Date.now() : null })
         .where(where);
       return rowsAffected > 0;
+    });
+  }
+
+  /** Every design there is, those in the bin too. */
+  async allIds(): Promise<string[]> {
+    return (await this.db.select({ id: designs.id }).from(designs).orderBy(asc(designs.id))).map(({ id }) => id);
+  }
+
+  /** Whether a design is here as it is elsewhere, with all its takes. */
+  async isThere(id: string, { content, takes }: StoredState): Promise<boolean> {
+    const row = await this.find(id);
+    if (row?.content !== content) return false;
+    const here = new Set((await this.takes.whole(id)).map(({ name, content: own }) => `${name} ${own}`));
+    return takes.every((own) => here.has(`${own.take} ${own.content}`));
+  }
+
+  /** Puts a design under a free id as it was elsewhere, with its takes. */
+  bring(id: string, { content, summary, revision, changed, binned, takes }: StoredState): Promise<void> {
+    const earlier = takes.filter((own) => own.revision !== revision);
+    const present = takes.find((own) => own.revision === revision);
+    return this.queue.run(async () => {
+      await this.db.batch([
+        this.db.insert(designs).values({ id, revision, changed, binned, content, ...summary }),
+        this.db.insert(revisions).values({ design: id, revision, changed, content, take: present?.take ?? null }),
+        ...earlier.map((own) => this.db.insert(revisions).values({ design: id, ...own })),
+      ]);
     });
   }
 

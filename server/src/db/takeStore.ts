@@ -29,6 +29,17 @@ export class TakeStore {
     return rows.flatMap(({ take: name, ...row }) => (name === null ? [] : [{ ...row, name }]));
   }
 
+  /** The same with their design files' texts. */
+  async whole(design: string): Promise<(Take & { readonly content: string })[]> {
+    const { revision, changed, take, content } = revisions;
+    const rows = await this.db
+      .select({ revision, changed, take, content })
+      .from(revisions)
+      .where(and(eq(revisions.design, design), isNotNull(take)))
+      .orderBy(desc(revision));
+    return rows.flatMap(({ take: name, ...row }) => (name === null ? [] : [{ ...row, name }]));
+  }
+
   /** Keeps a save under a name, or lets go of it; false where there is no such save. */
   name(design: string, revision: number, name: string | null): Promise<boolean> {
     return this.queue.run(async () => {

@@ -14,6 +14,8 @@ async function untilItFails(act: (round: number) => Promise<void>): Promise<void
   }
 }
 
+const rest = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
 test("of takes, pieces and saves that were answered none is lost although the process is killed in the middle of others", async () => {
   const folder = newDataFolder();
   const takes = new Map<number, string>();
@@ -22,8 +24,7 @@ test("of takes, pieces and saves that were answered none is lost although the pr
     const doomed = await startServer(folder);
     const { send } = callsTo(doomed);
     const named = (name: string) => ({ ...DESIGN, name });
-    // Its workers are up from then on.
-    await send("PUT", "/api/designs/plaster-fan", named(`Begin ${round}`), { "If-Match": "*" });
+    const before = [takes.size, pieces.size] as const;
     const writing = [
       untilItFails(async (step) => {
         const save = await send("PUT", "/api/designs/plaster-fan", named(`${round} ${step}`), { "If-Match": "*" });
@@ -37,7 +38,9 @@ test("of takes, pieces and saves that were answered none is lost although the pr
         if (put.status === 201) pieces.add((await answer(put)).id);
       }),
     ];
-    await new Promise((resolve) => setTimeout(resolve, 700 + 130 * round));
+    // Both are under way; then the end comes at another moment each time.
+    while (takes.size < before[0] + 2 || pieces.size < before[1] + 2) await rest(5);
+    await rest(3 + 11 * round);
     await doomed.kill();
     await Promise.all(writing);
   }

@@ -9,7 +9,7 @@ import { printTable } from "./table";
 
 const COUNTS = [1_000, 10_000, 100_000];
 
-/** `npm run bench -- nodes` measures only that: evaluation, rules, joins, cuts, stitches, change, nodes, block, neighbours, solids, solidView, stitchOut or load. */
+/** `npm run bench -- nodes` measures only that: evaluation, rules, joins, cuts, stitches, change, nodes, block, neighbours, solids, solidView, stitchOut, keeping or load. */
 const [only] = process.argv.slice(2);
 const evaluated = only === undefined || only === "evaluation" ? benchEvaluation(COUNTS) : [];
 const ruled = only === undefined || only === "rules" ? benchRules() : [];

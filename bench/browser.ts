@@ -7,6 +7,7 @@ import { chromium, type Browser, type Page } from "@playwright/test";
 import { buildScene, pathData, toFile, type Design } from "@twin-petal/core";
 import { LAUNCH } from "../e2e/launch";
 import { drawnRing, rosettes } from "./designs";
+import { benchKeeping } from "./keeping";
 import { benchSolidView } from "./solidView";
 import { benchStitchOut } from "./stitchOut";
 import { median, type Row } from "./table";
@@ -30,6 +31,7 @@ export async function benchBrowser(counts: readonly number[], only: string | und
       ["neighbours", () => benchNeighbours(browser, app.address)],
       ["solidView", () => benchSolidView(browser, app.address, openDesk, blocksOfDrags)],
       ["stitchOut", () => benchStitchOut(browser, app.address, openDesk, watchBlocks)],
+      ["keeping", () => benchKeeping(browser, app.address, watchBlocks)],
       ["load", () => benchFirstLoad(browser, app.address)],
     ];
     const rows: Row[] = [];

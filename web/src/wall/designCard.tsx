@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { Copy, MoreHorizontal, RotateCcw, Trash2 } from "lucide-react";
 import { Link } from "react-router";
 import type { ListedDesign } from "@/api/designs";
@@ -6,17 +7,24 @@ import { Menu, MenuItem } from "@/ui/menu";
 import { sizeWords } from "./sizeWords";
 import type { useWallActions } from "./useWall";
 
+/** A card's height, CSS pixels: its picture's place, its name and its size. */
+export const CARD_HEIGHT = 291;
 /** Width by height of the place a picture has on a card. */
 const CARD_SHAPE = 1.19;
 
 interface CardProps {
   readonly design: ListedDesign;
   readonly binned: boolean;
+  /** Pixels down the list. */
+  readonly top: number;
+  /** Where it stands in its row, as CSS lengths. */
+  readonly left: string;
+  readonly width: string;
   readonly actions: ReturnType<typeof useWallActions>;
 }
 
 /** One design: its picture, name, size and folds. */
-export function DesignCard({ design, binned, actions }: CardProps) {
+export const DesignCard = memo(function DesignCard({ design, binned, top, left, width, actions }: CardProps) {
   const { id, name, thumbnail, size, folds, copies } = design;
   const wide = size.width / size.height > CARD_SHAPE;
   const picture = (
@@ -30,7 +38,10 @@ export function DesignCard({ design, binned, actions }: CardProps) {
     />
   );
   return (
-    <li className="group flex flex-col overflow-hidden rounded-md border border-hairline bg-surface focus-within:border-quiet hover:border-quiet">
+    <li
+      style={{ top, left, width, height: CARD_HEIGHT }}
+      className="group absolute flex flex-col overflow-hidden rounded-md border border-hairline bg-surface focus-within:border-quiet hover:border-quiet"
+    >
       {binned ? (
         <div className="p-4 opacity-60">
           <div className="relative h-48">{picture}</div>
@@ -73,4 +84,4 @@ export function DesignCard({ design, binned, actions }: CardProps) {
       </div>
     </li>
   );
-}
+});

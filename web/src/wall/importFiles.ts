@@ -1,10 +1,13 @@
 import { createDesign } from "@/api/designs";
 import { messageOf } from "@/api/http";
+import { bringBack } from "@/api/keep";
 
+/** What came of one file. */
 export interface ImportOutcome {
   readonly file: string;
-  /** The new design's id, or why there is none. */
-  readonly id: string | null;
+  /** How many designs were added. */
+  readonly count: number;
+  /** Why there are none, or not all. */
   readonly reasons: readonly string[];
 }
 
@@ -16,10 +19,31 @@ export function importFiles(files: readonly File[]): Promise<ImportOutcome[]> {
 async function importFile(file: File): Promise<ImportOutcome> {
   const { openDesign, problemLine, toFile } = await import("@twin-petal/core");
   const { design, problems } = openDesign(await file.text());
-  if (!design) return { file: file.name, id: null, reasons: problems.map(problemLine) };
+  if (!design) return { file: file.name, count: 0, reasons: problems.map(problemLine) };
   try {
-    return { file: file.name, id: await createDesign(toFile(design)), reasons: [] };
+    await createDesign(toFile(design));
+    return { file: file.name, count: 1, reasons: [] };
   } catch (error) {
-    return { file: file.name, id: null, reasons: [messageOf(error)] };
+    return { file: file.name, count: 0, reasons: [messageOf(error)] };
+  }
+}
+
+/** Whether a file may be the zip of everything. */
+export const isZip = ({ name }: File): boolean => name.toLowerCase().endsWith(".zip");
+
+/** Brings back what a zip of everything holds: one outcome for it, and one for each file in it that was refused. */
+export async function importZip(file: File): Promise<ImportOutcome[]> {
+  try {
+    const { designs, refused } = await bringBack(file);
+    return [
+      { file: file.name, count: designs, reasons: [] },
+      ...refused.map(({ file: inner, errors }) => ({
+        file: `${inner}, in ${file.name}`,
+        count: 0,
+        reasons: errors.map(({ path, message }) => (path === "" ? message : `${path}: ${message}`)),
+      })),
+    ];
+  } catch (error) {
+    return [{ file: file.name, count: 0, reasons: [messageOf(error)] }];
   }
 }

@@ -1,3 +1,4 @@
+import { useCallback, useMemo } from "react";
 import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
 import { toast } from "sonner";
 import { binDesign, createDesign, fetchDesign, listDesigns, restoreDesign, type WallQuery } from "@/api/designs";
@@ -20,7 +21,7 @@ export function useDesigns(query: WallQuery) {
 /** What can be done with designs on the wall. */
 export function useWallActions() {
   const queries = useQueryClient();
-  const refresh = () => queries.invalidateQueries({ queryKey: [WALL] });
+  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: [WALL] }), [queries]);
   const showTrouble = (error: unknown) => toast.error(messageOf(error));
 
   const restore = useMutation({ mutationFn: restoreDesign, onSuccess: refresh, onError: showTrouble });
@@ -40,5 +41,7 @@ export function useWallActions() {
     onSuccess: refresh,
     onError: showTrouble,
   });
-  return { bin: bin.mutate, restore: restore.mutate, duplicate: duplicate.mutate, refresh };
+  const [toBin, back, double] = [bin.mutate, restore.mutate, duplicate.mutate];
+  // The same for as long as nothing changes: cards are drawn anew only where something of them did.
+  return useMemo(() => ({ bin: toBin, restore: back, duplicate: double, refresh }), [toBin, back, double, refresh]);
 }

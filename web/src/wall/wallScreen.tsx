@@ -1,13 +1,13 @@
-import { useDeferredValue, useRef, useState, type DragEvent } from "react";
-import { FilePlus2, Library, Search, Trash2, Upload } from "lucide-react";
+import { useCallback, useDeferredValue, useRef, useState, type DragEvent } from "react";
+import { Archive, FilePlus2, Library, Search, Trash2, Upload } from "lucide-react";
 import { toast } from "sonner";
 import type { Order } from "@/api/designs";
 import { messageOf } from "@/api/http";
 import { Button, ButtonLink } from "@/ui/button";
 import { Mark } from "@/ui/mark";
 import { Dialog } from "@/ui/dialog";
-import { DesignCard } from "./designCard";
-import { importFiles, type ImportOutcome } from "./importFiles";
+import { DesignGrid } from "./designGrid";
+import { importFiles, importZip, isZip, type ImportOutcome } from "./importFiles";
 import { useDesigns, useWallActions } from "./useWall";
 
 /** All designs as pictures. */
@@ -23,12 +23,18 @@ export function WallScreen() {
   const actions = useWallActions();
   const designs = list.data?.pages.flatMap((page) => page.designs) ?? [];
 
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = list;
+  const fetchMore = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) void fetchNextPage();
+  }, [hasNextPage, isFetchingNextPage, fetchNextPage]);
+
   const take = async (files: readonly File[]) => {
     if (files.length === 0) return;
-    const outcomes = await importFiles(files);
-    const opened = outcomes.filter(({ id }) => id !== null).length;
+    const outcomes = await importFiles(files.filter((file) => !isZip(file)));
+    for (const zip of files.filter(isZip)) outcomes.push(...(await importZip(zip)));
+    const opened = outcomes.reduce((sum, { count }) => sum + count, 0);
     if (opened > 0) toast.success(opened === 1 ? "One design was added" : `${opened} designs were added`);
-    setRefused(outcomes.filter(({ id }) => id === null));
+    setRefused(outcomes.filter(({ reasons }) => reasons.length > 0));
     setBin(false);
     void actions.refresh();
   };
@@ -93,7 +99,7 @@ export function WallScreen() {
             ref={chooser}
             type="file"
             multiple
-            accept=".json,.svg"
+            accept=".json,.svg,.zip"
             hidden
             aria-label="Files to open"
             onChange={(event) => {
@@ -101,6 +107,14 @@ export function WallScreen() {
               event.target.value = "";
             }}
           />
+          <a
+            href="/api/keep"
+            download
+            title="Every design with its takes, and the shelf, as one zip"
+            className="inline-flex h-8 items-center gap-1.5 rounded-md px-3 font-medium whitespace-nowrap text-quiet hover:bg-page hover:text-words"
+          >
+            <Archive size={16} aria-hidden="true" /> Keep everything
+          </a>
           <ButtonLink look="main" to="/new">
             <FilePlus2 size={16} aria-hidden="true" /> New design
           </ButtonLink>
@@ -116,21 +130,8 @@ export function WallScreen() {
           </p>
         )}
         {bin && <p className="mb-4 text-quiet">In the bin. Bring back what you still need.</p>}
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-5">
-          {designs.map((design) => (
-            <DesignCard key={design.id} design={design} binned={bin} actions={actions} />
-          ))}
-        </ul>
+        <DesignGrid designs={designs} binned={bin} actions={actions} onEnd={fetchMore} />
         {list.isSuccess && designs.length === 0 && <Nothing search={wanted} bin={bin} />}
-        {list.hasNextPage && (
-          <Button
-            className="mx-auto mt-6 flex"
-            disabled={list.isFetchingNextPage}
-            onClick={() => void list.fetchNextPage()}
-          >
-            Show more
-          </Button>
-        )}
       </main>
       {dropping && (
         <div className="pointer-events-none fixed inset-3 z-30 grid place-items-center rounded-md border-2 border-dashed border-live bg-surface/85 text-xl font-bold">
@@ -149,7 +150,8 @@ export function WallScreen() {
           </section>
         ))}
         <p className="mt-3 text-quiet">
-          Twin Petal opens design files (.petal.json) and SVG files it has written. Nothing was changed.
+          Twin Petal opens design files (.petal.json), SVG files it has written and the zip of everything. Nothing else
+          was changed.
         </p>
       </Dialog>
     </div>

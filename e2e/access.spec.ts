@@ -184,3 +184,35 @@ test("axe finds nothing on takes, several parts, measures and what is compared, 
   await expect(page.getByRole("img", { name: "as it is now" })).toBeVisible();
   await expectClean(page);
 });
+
+test("axe finds nothing on the shelf, groups, films and the page of new designs, light and dark", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open("colouring-card-rosette");
+  await page.locator("#sheet").focus();
+  await page.keyboard.press("Control+a");
+  await page.keyboard.press("g");
+  await page.keyboard.press("h");
+  const shelf = page.getByRole("complementary", { name: "Shelf" });
+  for (const what of ["this part", "its rules", "the palette"]) {
+    const put = shelf.getByRole("button", { name: what, exact: true });
+    if ((await put.count()) > 0) await put.click();
+  }
+  await expect(shelf.getByRole("button", { name: /off the shelf$/ }).first()).toBeVisible();
+  await expectClean(page);
+  await page.getByRole("tab", { name: "Build-up" }).click();
+  await page.getByRole("button", { name: "as a film" }).click();
+  await expectClean(page);
+  await page.keyboard.press("Escape");
+  await shelf
+    .getByRole("region", { name: "Palettes" })
+    .getByRole("button", { name: /^Take (?!.*off)/ })
+    .click();
+  await expect(page.getByRole("dialog")).toBeVisible();
+  await expectClean(page);
+  await page.goto("/shelf");
+  await expect(page.getByRole("button", { name: /^Begin a design with/ }).first()).toBeVisible();
+  await expectClean(page);
+  await page.goto("/new");
+  await expect(page.getByRole("region", { name: "From the shelf" })).toBeVisible();
+  await expectClean(page);
+});

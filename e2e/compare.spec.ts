@@ -64,3 +64,49 @@ test("three takes of the plaster fan compared, one difference taken over, undone
   await desk.ready();
   await expect(page.getByRole("button", { name: "Undo: take over all of “Take 1”" })).toBeVisible();
 });
+
+test("rules that were added, moved and taken away are said as such; what cannot stand alone is told and not taken", async ({
+  page,
+}) => {
+  const desk = new Maker(page);
+  const design = (rules: object[], numbers: object[]) =>
+    JSON.stringify({
+      format: "twin-petal/1",
+      name: "Vent",
+      numbers,
+      parts: [{ id: "a", name: "Leaf", motif: { kind: "leaf" }, rules }],
+    });
+  const [turn, mirror] = [{ kind: "turn", count: "leaves" }, { kind: "reflect" }];
+  await desk.lay(design([turn, mirror], [{ name: "leaves", value: 9 }]));
+  await page.getByRole("button", { name: "Takes" }).click();
+  await page.getByRole("button", { name: "Keep this state" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of Take 1" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  // By hand: the mirror first, a ring more, the count a plain number and its name given up.
+  const address = page.url().replace("/designs/", "/api/designs/");
+  await page.request.put(address, {
+    headers: { "If-Match": "*", "content-type": "application/json" },
+    data: design([mirror, { kind: "turn", count: 7 }, { kind: "ring", count: 3 }], []),
+  });
+  await page.reload();
+  await desk.ready();
+  await page.getByRole("button", { name: "Takes" }).click();
+  await page.getByRole("link", { name: "Compare them" }).click();
+  const differences = page.getByRole("list", { name: "Differences" }).getByRole("listitem");
+  await expect(differences).toHaveText([
+    /^number leaves: not there, then there/,
+    /^“Leaf”, turn: count: 7, then leaves/,
+    /^“Leaf”, rule ring: there, then not there/,
+    /^“Leaf”, rules: in this order, then in another order/,
+  ]);
+  const take = (index: number) => differences.nth(index).getByRole("button", { name: "take it over" }).click();
+  await take(1);
+  await expect(page.getByText(/It needs more of “Take 1”: .*leaves/)).toBeVisible();
+  await expect(differences).toHaveCount(4);
+  await take(3);
+  await expect(differences).toHaveCount(3);
+  await take(2);
+  await take(0);
+  await take(0);
+  await expect(page.getByText("“Take 1” is the same as it is now.")).toBeVisible();
+});

@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { Desk } from "./desk";
 import { expect, test } from "./server";
 
@@ -63,4 +64,60 @@ test("files that are no designs are refused in words, each with its faults", asy
     await expect(dialog).toContainText(path);
   await dialog.getByRole("button", { name: "Close" }).click();
   await expect(dialog).toHaveCount(0);
+});
+
+test("everything is kept as one zip and comes back from it, takes and all", async ({ page }) => {
+  const name = `Kept ${Date.now().toString(36)}`;
+  const made = await page.request.post("/api/designs", { data: { format: "twin-petal/1", name } });
+  const address = made.headers().location ?? "";
+  await page.request.post(`${address}/takes`, { headers: { "If-Match": '"1"' }, data: { name: "As it was" } });
+  await page.goto("/");
+  const [zip] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Keep everything" }).click(),
+  ]);
+  expect(zip.suggestedFilename()).toMatch(/^Twin Petal \d{4}-\d\d-\d\d\.zip$/);
+  // Changed since: what was kept comes beside it.
+  await page.request.put(address, {
+    headers: { "If-Match": "*" },
+    data: { format: "twin-petal/1", name: `${name}, changed` },
+  });
+  await page.getByLabel("Files to open").setInputFiles({
+    name: "Everything.zip",
+    mimeType: "application/zip",
+    buffer: readFileSync(await zip.path()),
+  });
+  await expect(page.getByText("One design was added")).toBeVisible();
+  await page.getByRole("searchbox", { name: "Search designs" }).fill(name);
+  await expect(page.getByRole("heading", { level: 2 })).toHaveText([`${name}, changed`, name]);
+  await page.getByRole("link", { name, exact: true }).click();
+  await page.getByRole("button", { name: "Takes" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of As it was" })).toBeVisible();
+
+  await page.goto("/");
+  await page.getByLabel("Files to open").setInputFiles({
+    name: "None.zip",
+    mimeType: "application/zip",
+    buffer: Buffer.from("nothing of the kind"),
+  });
+  await expect(page.getByRole("dialog", { name: "Not opened" })).toContainText("The body is no zip");
+});
+
+test("a wall of hundreds shows what is in view, and goes on to the last", async ({ page }) => {
+  const ids: string[] = [];
+  for (let number = 0; number < 130; number++) {
+    const made = await page.request.post("/api/designs", { data: { format: "twin-petal/1", name: `Row ${number}` } });
+    ids.push(made.headers().location ?? "");
+  }
+  await page.goto("/");
+  await page.getByRole("searchbox", { name: "Search designs" }).fill("Row ");
+  const cards = page.getByRole("list", { name: "Designs" }).getByRole("listitem");
+  await expect(page.getByRole("heading", { name: "Row 129" })).toBeVisible();
+  expect(await cards.count()).toBeLessThan(40);
+  await page.mouse.move(640, 500);
+  await expect(async () => {
+    await page.mouse.wheel(0, 4000);
+    await expect(page.getByRole("heading", { name: "Row 0", exact: true })).toBeVisible({ timeout: 300 });
+  }).toPass();
+  expect(await cards.count()).toBeLessThan(40);
 });

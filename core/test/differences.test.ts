@@ -32,7 +32,9 @@ describe("differences between designs", () => {
     const turned = own([{ id: "a", motif: { kind: "disc" }, rules: [{ kind: "turn" }] }]);
     expect(differencesBetween(from, turned)).toMatchObject([
       { part: "a", at: ["motif"] },
-      { part: "a", at: ["rules"] },
+      { kind: "removed", part: "a", at: ["rules", 1], before: { kind: "reflect" } },
+      { kind: "removed", part: "a", at: ["rules", 0] },
+      { kind: "added", part: "a", at: ["rules", 0], after: { kind: "turn" } },
       { kind: "removed", part: "b" },
     ]);
     // What followed a part that is taken out follows nothing.
@@ -43,6 +45,66 @@ describe("differences between designs", () => {
     const free = own([{ id: "a", motif: { kind: "disc" } }]);
     const gone = differencesBetween(led, free).find(({ kind }) => kind === "removed");
     expect(gone && readDesign(toFile(withDifference(led, gone))).problems).toEqual([]);
+  });
+
+  test("rules are matched by what they are: a new one, one that has gone and one that was moved are told as such", () => {
+    const of = (...rules: readonly object[]) => designWith({ parts: [{ id: "a", motif: { kind: "petal" }, rules }] });
+    const [ring, mirror, step, turn] = [
+      { kind: "ring", count: 9 },
+      { kind: "reflect" },
+      { kind: "step", count: 4 },
+      { kind: "turn", count: 5 },
+    ];
+    const told = (from: Design, to: Design) => differencesBetween(from, to).map(({ kind, at }) => [kind, ...at]);
+    expect(told(of(ring, step), of(ring, mirror, { ...step, count: 7 }))).toEqual([
+      ["value", "rules", 1, "count"],
+      ["added", "rules", 1],
+    ]);
+    expect(told(of(ring, mirror, step), of(ring, step))).toEqual([["removed", "rules", 1]]);
+    expect(told(of(ring, mirror, step), of(step, ring, mirror))).toEqual([["order", "rules"]]);
+    expect(told(of(mirror, ring, turn), of({ ...turn, count: 6 }, step, mirror))).toEqual([
+      ["value", "rules", 2, "count"],
+      ["removed", "rules", 1],
+      ["order", "rules"],
+      ["added", "rules", 1],
+    ]);
+    // Named numbers by their names.
+    const numbers = (...entries: readonly object[]) => designWith({ numbers: entries });
+    const [n, m] = [
+      { name: "n", value: 3 },
+      { name: "m", value: 4 },
+    ];
+    expect(told(numbers(n), numbers(m, { ...n, value: 5 }))).toEqual([
+      ["value", "numbers", 0, "value"],
+      ["added", "numbers", 0],
+    ]);
+  });
+
+  test("whatever was done to rules, all of it taken over gives the other, and each by itself is one difference less", () => {
+    const rule = fc.constantFrom<object>(
+      { kind: "ring", count: 2 },
+      { kind: "ring", count: 3 },
+      { kind: "reflect" },
+      { kind: "step", count: 2 },
+      { kind: "turn", count: 3 },
+      { kind: "turn", count: 3, start: 30 },
+    );
+    const rules = fc.array(rule, { maxLength: 6 });
+    const of = (list: readonly object[]) => designWith({ parts: [{ id: "a", motif: { kind: "petal" }, rules: list }] });
+    fc.assert(
+      fc.property(rules, rules, fc.nat(), (before, after, choice) => {
+        const [from, to] = [of(before), of(after)];
+        const found = differencesBetween(from, to);
+        expect(all(from, to)).toEqual(to);
+        expect(found.length > 0).toBe(JSON.stringify(before) !== JSON.stringify(after));
+        const one = found[choice % Math.max(1, found.length)];
+        if (!one) return;
+        const next = withDifference(from, one);
+        expect(readDesign(toFile(next)).problems).toEqual([]);
+        expect(differencesBetween(next, to).length).toBeLessThan(found.length);
+      }),
+      { numRuns: 400 },
+    );
   });
 
   test("equals have none; all of them taken over make the one the other, for any two designs shipped", () => {

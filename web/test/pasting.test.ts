@@ -83,7 +83,7 @@ test("differences are said by part, by rule and by field, with both values", () 
   });
   expect(said).toEqual([
     "sheet width: 200, then 120",
-    "numbers: petals, then none",
+    "number petals: there, then not there",
     "“Disc”, disc: radius: 20, then 7",
     "“Disc”, ring: count: petals, then 12",
     "“Disc”, ring: own turn: 0, then 30",

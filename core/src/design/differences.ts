@@ -1,11 +1,12 @@
 import { isRecord, isSame } from "../fields/stored";
 import { DESIGN, type Design } from "./design";
+import { matchEntries, type MatchedEntries } from "./matchedEntries";
 import { forgetPart } from "./names";
 import type { Part } from "./partFields";
 
 /** One thing in which two designs differ. */
 export interface Difference {
-  /** What it is about: a value, a part that only one of them has, or the order the parts lie in. */
+  /** What it is about: a value, a part or an entry of a list that only one of them has, or the order they are in. */
   readonly kind: "value" | "added" | "removed" | "order";
   /** The id of the part it is in; null where it is in none. */
   readonly part: string | null;
@@ -15,11 +16,13 @@ export interface Difference {
   readonly before: unknown;
   /** What the other has there. */
   readonly after: unknown;
+  /** Of an entry that is put into a list: where it stands by itself, and what is before it once all before it is there. */
+  readonly place?: { readonly alone: number; readonly follows: readonly unknown[] };
 }
 
 /**
  * What has to be changed in one design for it to be another, in an order in which it can be: parts are matched by their ids,
- * named numbers and colours by their names. Values that are of another shape differ as a whole.
+ * rules by their kinds and places, named numbers and colours by their names. Values that are of another shape differ as a whole.
  */
 export function differencesBetween(from: Design, to: Design): Difference[] {
   const own = Object.keys(DESIGN.fields).filter((key) => key !== "parts" && key !== "format");
@@ -60,8 +63,8 @@ function within(part: string | null, at: Difference["at"], before: unknown, afte
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
     return keys.flatMap((key) => within(part, [...at, key], before[key], after[key]));
   }
-  if (isList(before) && isList(after) && isAlike(before, after)) {
-    return before.flatMap((entry, index) => within(part, [...at, index], entry, after[index]));
+  if (isList(before) && isList(after) && [...before, ...after].every((one) => nameOf(one) !== null)) {
+    return listDifferences(part, at, before, after);
   }
   return [{ kind: "value", part, at, before, after }];
 }
@@ -71,9 +74,41 @@ function isOneThing(value: Readonly<Record<string, unknown>>): boolean {
   return !("x" in value && "y" in value && Object.keys(value).length === 2);
 }
 
-/** Whether two lists hold the same things one by one, of the same kinds or names. */
-function isAlike(a: readonly unknown[], b: readonly unknown[]): boolean {
-  return a.length === b.length && a.every((one, index) => nameOf(one) !== null && nameOf(one) === nameOf(b[index]));
+/**
+ * Differences of two lists of named or kindred things. Values come first, at the places of the one list; then what is taken out of
+ * it, the last first; then the order of what stays; then what is put in, at the places of the other.
+ */
+function listDifferences(
+  part: string | null,
+  at: Difference["at"],
+  from: readonly unknown[],
+  to: readonly unknown[],
+): Difference[] {
+  const { pairs, removed, added } = matchEntries(from, to, likeness);
+  const stays = pairs.map(([i]) => i);
+  const order = [...pairs].sort(([, a], [, b]) => a - b).map(([i]) => i);
+  return [
+    ...pairs.flatMap(([i, j]) => within(part, [...at, i], from[i], to[j])),
+    ...removed
+      .toReversed()
+      .map((i): Difference => ({ kind: "removed", part, at: [...at, i], before: from[i], after: undefined })),
+    ...(isSame(stays, order) ? [] : [{ kind: "order", part, at, before: stays, after: order } as const]),
+    ...added.map((j): Difference => {
+      return { kind: "added", part, at: [...at, j], before: undefined, after: to[j], place: placeIn(pairs, to, j) };
+    }),
+  ];
+}
+
+/** Where an entry of the other list stands in the one: after the nearest before it that both have. */
+function placeIn(pairs: MatchedEntries["pairs"], to: readonly unknown[], index: number): Difference["place"] {
+  const before = pairs.filter(([, j]) => j < index).sort(([, a], [, b]) => b - a)[0];
+  return { alone: before ? before[0] + 1 : 0, follows: to.slice(0, index) };
+}
+
+/** Things of the same kind or name can be the same one; the more so the more they have alike. */
+function likeness(a: unknown, b: unknown): number {
+  if (nameOf(a) !== nameOf(b)) return 0;
+  return isSame(a, b) ? 3 : 2;
 }
 
 function nameOf(value: unknown): string | null {
@@ -83,20 +118,68 @@ function nameOf(value: unknown): string | null {
 }
 
 /** A design with one difference taken over. */
-export function withDifference(design: Design, { kind, part: id, at, after }: Difference): Design {
+export function withDifference(design: Design, difference: Difference): Design {
+  const { kind, part: id, at, after } = difference;
+  if (kind !== "value" && isInList(difference))
+    return withChanged(design, id, (holder) => withEntries(holder, difference));
   if (kind === "removed" && id !== null) {
     return forgetPart({ ...design, parts: design.parts.filter((part) => part.id !== id) }, id);
   }
   if (kind === "added") return isPart(after) ? { ...design, parts: [...design.parts, after] } : design;
   if (kind === "order") return { ...design, parts: inOrder(design.parts, after) };
-  if (id === null) return whole(set(design, at, after));
-  return {
-    ...design,
-    parts: design.parts.map((part) => {
-      const next = part.id === id ? set(part, at, after) : part;
-      return isPart(next) ? next : part;
-    }),
-  };
+  return withChanged(design, id, (holder) => set(holder, at, after));
+}
+
+/** Whether it is about entries of a list, and not about whole parts. */
+export function isInList({ part, at }: Difference): boolean {
+  return at.length > 0 && (part !== null || at[0] !== "parts");
+}
+
+/** A design with one part changed, or itself. */
+function withChanged(design: Design, id: string | null, change: (holder: unknown) => unknown): Design {
+  if (id === null) return whole(change(design));
+  const parts = design.parts.map((part) => {
+    const next = part.id === id ? change(part) : part;
+    return isPart(next) ? next : part;
+  });
+  return { ...design, parts };
+}
+
+/** What holds a list, with an entry put in or taken out of it, or all in another order. */
+function withEntries(holder: unknown, { kind, at, before, after, place: put }: Difference): unknown {
+  const place = kind === "order" ? at : at.slice(0, -1);
+  const index = Number(at.at(-1));
+  const list = get(holder, place);
+  if (!isList(list)) return holder;
+  if (kind === "removed") return set(holder, place, list.toSpliced(index, 1));
+  if (kind === "added") {
+    const isComplete = isSame(list.slice(0, index), put?.follows);
+    return set(holder, place, list.toSpliced(isComplete ? index : (put?.alone ?? index), 0, after));
+  }
+  return set(holder, place, reordered(list, before, after));
+}
+
+/** Entries in another order. `before` are the places of those that stay; what is to be taken out may be among them still. */
+function reordered(list: readonly unknown[], before: unknown, after: unknown): readonly unknown[] {
+  if (!isNumbers(before) || !isNumbers(after)) return list;
+  const isAlone = list.length === before.length;
+  const placeOf = (number: number) => (isAlone ? before.indexOf(number) : number);
+  const next = [...list];
+  before.forEach((number, k) => {
+    next[placeOf(number)] = list[placeOf(after[k] ?? number)];
+  });
+  return next;
+}
+
+function isNumbers(value: unknown): value is readonly number[] {
+  return isList(value) && value.every((one) => typeof one === "number");
+}
+
+/** The value at a place within another. */
+function get(value: unknown, [key, ...rest]: Difference["at"]): unknown {
+  if (key === undefined) return value;
+  if (isList(value)) return get(value[Number(key)], rest);
+  return isRecord(value) ? get(value[key], rest) : undefined;
 }
 
 /** Parts in another order; those it does not name stay on top. */

@@ -1,4 +1,5 @@
 import {
+  isInList,
   isNumberValue,
   motifOf,
   ruleOf,
@@ -22,11 +23,34 @@ export function differenceWords(from: Design, to: Design, difference: Difference
   const { kind, part: id, before, after } = difference;
   const part = [...from.parts, ...to.parts].find((known) => known.id === id);
   const name = part ? `“${part.name}”` : "";
+  if (kind !== "value" && isInList(difference)) return entryWords(difference, name);
   if (kind === "added") return { about: name, before: "not there", after: "a part" };
   if (kind === "removed") return { about: name, before: "a part", after: "not there" };
   if (kind === "order") return { about: "the parts", before: "in this order", after: "in another order" };
   const usual = usualAt(part, difference.at);
   return { about: placeWords(from, to, difference, name), before: said(before ?? usual), after: said(after ?? usual) };
+}
+
+/** What the entries of a list are called. */
+const ENTRY_WORDS: Readonly<Record<string, string>> = {
+  rules: "rule",
+  cutouts: "shape cut out",
+  numbers: "number",
+  palette: "colour",
+  groups: "group",
+};
+
+/** Something put into a list, taken out of it, or moved in it. */
+function entryWords({ kind, at, before, after }: Difference, part: string): SaidDifference {
+  const list = String(at.findLast((key) => typeof key === "string"));
+  const entry = ENTRY_WORDS[list] ?? "entry";
+  const of = part === "" ? "" : `${part}, `;
+  if (kind === "order")
+    return { about: `${of}${fieldWords(list)}`, before: "in this order", after: "in another order" };
+  const thing = `${of}${entry} ${said(kind === "added" ? after : before)}`;
+  return kind === "added"
+    ? { about: thing, before: "not there", after: "there" }
+    : { about: thing, before: "there", after: "not there" };
 }
 
 /** What a motif's or a rule's field is where nothing is stored. */

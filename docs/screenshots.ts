@@ -29,11 +29,24 @@ test("the desk in the dark", async ({ page }) => {
   await page.screenshot(picture("desk-dark"));
 });
 
-test("an empty desk", async ({ page }) => {
+test("the page of new designs", async ({ page }) => {
+  await page.goto("/new");
+  await expect(page.getByRole("region", { name: "Begin with" }).locator("canvas[data-shown=yes]")).toHaveCount(14);
+  await page.screenshot(picture("new"));
+});
+
+test("the shelf beside the sheet", async ({ page }) => {
   const desk = new Desk(page);
-  await desk.beginEmpty();
-  await page.waitForTimeout(400);
-  await page.screenshot(picture("desk-empty"));
+  const shelf = page.getByRole("complementary", { name: "Shelf" });
+  const put = (what: string) => shelf.getByRole("button", { name: what, exact: true }).click();
+  for (const demo of ["plaster-fan", "skylight-sunflower", "towel-leaf-ring", "locker-key-star"]) {
+    await desk.open(demo);
+    await page.keyboard.press("h");
+    for (const what of ["this part", "its rules", "the palette"]) await put(what);
+  }
+  await expect(shelf.locator("[data-shown=yes]")).toHaveCount(12);
+  await expect(page.locator("[data-sonner-toast]")).toHaveCount(0, { timeout: 10_000 });
+  await page.screenshot(picture("shelf"));
 });
 
 test("nodes of a drawn motif", async ({ page }) => {
@@ -46,18 +59,6 @@ test("nodes of a drawn motif", async ({ page }) => {
   await page.keyboard.press(".");
   await page.waitForTimeout(800);
   await page.screenshot(picture("nodes"));
-});
-
-test("the close-up in the sheet's place", async ({ page }) => {
-  const desk = new Desk(page);
-  await desk.open("cut-paper-lantern-sheet");
-  await page.getByRole("button", { name: "Part Fingered lantern" }).click();
-  await page.keyboard.press("x");
-  await page.keyboard.press("2");
-  await page.keyboard.press(".");
-  await page.keyboard.press(".");
-  await page.waitForTimeout(800);
-  await page.screenshot(picture("close-up"));
 });
 
 test("a walk and its replay", async ({ page }) => {

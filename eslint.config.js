@@ -90,7 +90,7 @@ export default tseslint.config(
       rules: { "import-x/no-extraneous-dependencies": declared(workspace) },
     },
     {
-      files: [`${workspace}/test/**`],
+      files: [`${workspace}/test/**/*.{ts,tsx}`],
       rules: { "import-x/no-extraneous-dependencies": declared(workspace, [import.meta.dirname]) },
     },
   ]),

@@ -19,7 +19,8 @@ const TARGETS = {
   server: {
     result: "server/dist/main.js",
     sources: ["core/src", "host/src", "server/src"],
-    run: () => bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/deviceWorker"]),
+    run: () =>
+      bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/child", "work/deviceWorker"]),
   },
   web: {
     result: "web/dist/index.html",

@@ -1,7 +1,6 @@
 /** Makes the pictures that ship beside the demo designs. */
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
-import { valueSymbol } from "piscina";
 import { build } from "./build.mjs";
 
 const demo = new URL("../demo/", import.meta.url);
@@ -10,9 +9,7 @@ const { default: make } = await import(new URL("../server/dist/work/makeWorker.j
 
 mkdirSync(new URL("pictures/", demo), { recursive: true });
 for (const file of readdirSync(demo).filter((name) => name.endsWith(".petal.json"))) {
-  const answered = await make({ content: readFileSync(new URL(file, demo), "utf8"), pixels: 480 });
-  // In a pool's thread what is answered would be handed over; here it is still wrapped for that.
-  const made = answered[valueSymbol] ?? answered;
+  const made = await make({ content: readFileSync(new URL(file, demo), "utf8"), pixels: 480 });
   if (!("file" in made)) throw new Error(`${file}: ${JSON.stringify(made)}`);
   const picture = new URL(`pictures/${file.replace(".petal.json", ".png")}`, demo);
   writeFileSync(picture, made.file);

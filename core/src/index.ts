@@ -124,7 +124,7 @@ export * from "./palette/contrast";
 export * from "./make/lineArt";
 export * from "./make/tile";
 export * from "./scene/bakedCopies";
-export * from "./rules/ruleTrouble";
+export * from "./formula/incomputable";
 export * from "./fields/field";
 export * from "./fields/stored";
 export * from "./fields/partName";

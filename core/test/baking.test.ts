@@ -4,7 +4,7 @@ import { PNG } from "pngjs";
 import { bakedCopies, boxOfGeometry, buildScene, type Design } from "../src";
 import { areaOfPath } from "../src/geometry/path";
 import { isSimple } from "../src/geometry/simple";
-import { RuleTrouble } from "../src/rules/ruleTrouble";
+import { Incomputable } from "../src/formula/incomputable";
 import { pathOfData } from "../src/motif/svg/pathOfData";
 import { pngOf } from "./making";
 import { differenceOf } from "./pictureDifference";
@@ -61,7 +61,7 @@ function bakedOrRefused(design: Design): ReturnType<typeof bakedDesign> | null {
   try {
     return bakedDesign(design);
   } catch (error) {
-    if (error instanceof RuleTrouble) return null;
+    if (error instanceof Incomputable) return null;
     throw error;
   }
 }

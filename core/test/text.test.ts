@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { beforeAll, describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
 import { create } from "fontkit";
 import { boxOfPath, buildScene, FONTS, missingLetters, readDesign, setRow, type Path } from "../src";
 import { areaOfPath } from "../src/geometry/path";
@@ -118,5 +119,33 @@ describe("lettering", () => {
     expect(missingLetters("Bäder 漢", "alegreya-sans")).toEqual(["漢"]);
     const [part] = buildScene(partDesign({ kind: "text", text: "漢" })).parts;
     expect(part?.geometry.notes[0]).toContain("Alegreya Sans has no letter for 漢");
+  });
+});
+
+describe("lettering that is repeated to fill its line", () => {
+  test("whatever its spacing and size, it is set or told; it never grows without end", () => {
+    const of = (spacing: number, size: number, radius: number) =>
+      designWith({
+        parts: [
+          { id: "a", motif: { kind: "text", text: "Baths ", size, spacing, on: { radius }, repeatToFill: true } },
+        ],
+      });
+    // The letters of a row of 154 bytes, drawn into each other.
+    expect(buildScene(of(-30, 20, 60)).problems).toEqual([
+      { path: "parts[0].motif", message: expect.stringMatching(/^its letters take no room with a spacing of -30 mm/) },
+    ]);
+    fc.assert(
+      fc.property(
+        fc.double({ min: -40, max: 40, noNaN: true }),
+        fc.double({ min: 0.01, max: 60, noNaN: true }),
+        fc.double({ min: 0.1, max: 5_000, noNaN: true }),
+        (spacing, size, radius) => {
+          const { parts, problems } = buildScene(of(spacing, size, radius));
+          expect(problems.length + parts.length).toBe(1);
+          expect(problems.every(({ path }) => path === "parts[0].motif")).toBe(true);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 });

@@ -1,12 +1,16 @@
-import { Piscina } from "piscina";
+import { createHash } from "node:crypto";
 import type { MakeOptions, ShelfKind } from "@twin-petal/core";
 import { badDesign, HttpProblem } from "./problem";
 import type { MakeResult, MakeTask } from "./work/makeWorker";
 import type { ReadResult, ReadTask } from "./work/readWorker";
 import { inRepository } from "./settings";
+import { ProcessPool, UndoneTask, type Undone } from "./work/processPool";
 
-const LONGEST_MILLISECONDS = 60_000;
-const QUEUE = 200;
+/** What reading a design may take, and making a file of it. */
+const READING = { most: 2, ready: 1, seconds: 30, megabytes: 1_024, queue: 200 };
+const MAKING = { most: 2, ready: 0, seconds: 60, megabytes: 2_048, queue: 200 };
+/** So many designs that ended a process are remembered. */
+const REMEMBERED = 1_000;
 
 /** A design that was found right: its file's text, and what the wall tells of it. */
 export type ReadDesign = Extract<ReadResult, { readonly content: string }>;
@@ -18,35 +22,34 @@ interface MadeFile {
 }
 
 /**
- * Everything that is computed of designs, in threads of their own, so that requests go on being answered meanwhile.
- * Reading has a thread to itself: a save does not wait for files being made.
+ * Everything that is computed of designs, in processes of their own: whatever a design does, requests go on being answered. Reading
+ * has processes to itself, so a save does not wait for files being made. A design that ended its process is not tried again as it is.
  */
 export class Pools {
-  private readonly reading = new Piscina<ReadTask, ReadResult>({
-    filename: inRepository("server/dist/work/readWorker.js"),
-    minThreads: 1,
-    maxThreads: 2,
-    maxQueue: QUEUE,
-  });
-  private readonly making = new Piscina<MakeTask, MakeResult>({
-    filename: inRepository("server/dist/work/makeWorker.js"),
-    minThreads: 0,
-    maxThreads: 2,
-    maxQueue: QUEUE,
-    idleTimeout: 30_000,
-  });
+  private readonly reading = new ProcessPool<ReadTask, ReadResult>(
+    inRepository("server/dist/work/readWorker.js"),
+    READING,
+  );
+  private readonly making = new ProcessPool<MakeTask, MakeResult>(
+    inRepository("server/dist/work/makeWorker.js"),
+    MAKING,
+  );
+  /** Why designs ended their processes, by what they hold. */
+  private readonly ended = new Map<string, HttpProblem>();
 
   /** Reads a design's text, which may have to be a piece for the shelf; every fault in it is answered at once. */
   async read(text: string, piece: ShelfKind | null = null): Promise<ReadDesign> {
-    const result = await limited("Reading the design", (signal) => this.reading.run({ text, piece }, { signal }));
+    const result = await this.guarded(`read ${text}`, "Reading the design", READING, () =>
+      this.reading.run({ text, piece }),
+    );
     if ("noJson" in result) throw new HttpProblem(400, "The body is no JSON.");
     if ("problems" in result) throw badDesign(result.problems);
     return result;
   }
 
-  /** Makes a file of a design that was found right before. */
-  async make(content: string, as: string, options: Partial<MakeOptions>): Promise<MadeFile> {
-    return fileOf(await this.work({ content, as, options }));
+  /** Makes a file of a design that was found right before; `gone` stops it. */
+  async make(content: string, as: string, options: Partial<MakeOptions>, gone?: AbortSignal): Promise<MadeFile> {
+    return fileOf(await this.work({ content, as, options }, gone));
   }
 
   /** A picture of a design, so many pixels on its longer side. */
@@ -55,20 +58,40 @@ export class Pools {
   }
 
   close(): Promise<void> {
-    return Promise.all([this.reading.destroy(), this.making.destroy()]).then(() => undefined);
+    return Promise.all([this.reading.close(), this.making.close()]).then(() => undefined);
   }
 
-  private work(task: MakeTask): Promise<MakeResult> {
-    return limited("Making the file", (signal) => this.making.run(task, { signal }));
+  private work(task: MakeTask, gone?: AbortSignal): Promise<MakeResult> {
+    return this.guarded(JSON.stringify(task), "Making the file", MAKING, () => this.making.run(task, gone));
+  }
+
+  /** Tells in words what became of a task that was not done, and remembers what ended its process. */
+  private async guarded<T>(
+    content: string,
+    what: string,
+    { seconds, megabytes }: typeof MAKING,
+    run: () => Promise<T>,
+  ): Promise<T> {
+    const key = createHash("sha256").update(content).digest("base64");
+    const before = this.ended.get(key);
+    if (before) throw before;
+    return run().catch((error: unknown) => {
+      if (!(error instanceof UndoneTask)) throw error;
+      if (error.why === "full") throw new HttpProblem(503, "Too much is being made at once; try again in a while.");
+      if (error.why === "stopped") throw new HttpProblem(503, `${what} was stopped: nobody waited for it any more.`);
+      const problem = new HttpProblem(503, whyNot(what, error.why, seconds, megabytes));
+      if (this.ended.size >= REMEMBERED) this.ended.delete([...this.ended.keys()][0] ?? "");
+      this.ended.set(key, problem);
+      throw problem;
+    });
   }
 }
 
-async function limited<T>(what: string, run: (signal: AbortSignal) => Promise<T>): Promise<T> {
-  const signal = AbortSignal.timeout(LONGEST_MILLISECONDS);
-  return run(signal).catch((error: unknown) => {
-    if (signal.aborted) throw new HttpProblem(503, `${what} took longer than a minute and was stopped.`);
-    throw error;
-  });
+function whyNot(what: string, why: Undone, seconds: number, megabytes: number): string {
+  const again = "It is not tried again as it is: lower a count, or make it simpler.";
+  if (why === "time") return `${what} took longer than ${seconds} seconds and was stopped. ${again}`;
+  if (why === "memory") return `${what} took more than ${megabytes} MB of memory and was stopped. ${again}`;
+  return `${what} ended the process it was done in. ${again}`;
 }
 
 function fileOf(result: MakeResult): MadeFile {

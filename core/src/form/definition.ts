@@ -19,7 +19,7 @@ export interface FormDefinition<K extends string = string, F extends FieldTable 
   /** What it takes of a part's solid; a number that must be there is `given` here. */
   readonly fields: F;
   /**
-   * The area given height, about its foot at the origin, y away and z up. Millimetres. Throws a RuleTrouble where
+   * The area given height, about its foot at the origin, y away and z up. Millimetres. Throws a Incomputable where
    * nothing comes of it.
    */
   solid: (area: CrossSection, values: object, asked: FormAsked) => Manifold;

@@ -1,5 +1,5 @@
 import type { CrossSection, Manifold } from "manifold-3d";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { chordsOfCircle, depthWithin, inset } from "./area";
 import { defineForm, type FormAsked } from "./definition";
 import { CROWN } from "./edge";
@@ -23,7 +23,7 @@ export const dome = defineForm({
 function domeOf(area: CrossSection, { depth, base }: { depth: number; base: number }, asked: FormAsked): Manifold {
   const { tolerance, arena } = asked;
   const reach = depthWithin(area, tolerance, arena);
-  if (reach <= 0) throw new RuleTrouble("", "has no area that could rise");
+  if (reach <= 0) throw new Incomputable("", "has no area that could rise");
   const quarter = Math.ceil(chordsOfCircle(Math.max(reach, depth), tolerance) / 4);
   const steps = Math.min(MOST_LEVELS, Math.max(4, quarter));
   const insets = Array.from({ length: steps + 1 }, (_, k) => {

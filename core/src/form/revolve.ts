@@ -1,5 +1,5 @@
 import { number } from "../fields/number";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { chordsOfCircle } from "./area";
 import { defineForm } from "./definition";
 
@@ -10,7 +10,7 @@ export const revolve = defineForm({
   solid(area, { sweep }, { tolerance, arena }) {
     const reach = area.bounds().max[0];
     if (reach <= 0) {
-      throw new RuleTrouble(
+      throw new Incomputable(
         "form",
         "revolves what lies right of the upright axis, and all of it lies left; move it right",
       );

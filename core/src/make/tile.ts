@@ -2,7 +2,7 @@ import { reachOfEffects } from "../finish/effects/effects";
 import { colorOfPainting } from "../finish/paint";
 import { growBox, type Box } from "../geometry/box";
 import { widestOf } from "../geometry/strip/lineShape";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { boxOfGeometry } from "../scene/boxOfGeometry";
 import { groundPart } from "../scene/groundPart";
 import { madeParts } from "../scene/made";
@@ -62,7 +62,7 @@ function computeTile(scene: Scene): Tile | readonly string[] {
       leftOut: [...reasons, ...others.map(({ part }) => `${part.name}: it repeats otherwise than ${chosen.part.name}`)],
     };
   } catch (error) {
-    if (error instanceof RuleTrouble) return [`${chosen.part.name}: ${error.message}`];
+    if (error instanceof Incomputable) return [`${chosen.part.name}: ${error.message}`];
     throw error;
   }
 }

@@ -11,7 +11,7 @@ import type { Group, Mark, PreparedRule, Transforms } from "./definition";
 import type { LinkReport } from "./linkedNumbers";
 import { mostCopiesCheck } from "./mostCopies";
 import { matrixAt, MATRIX_STRIDE, pickCopies, sourcePlacement, type Placements } from "./placements";
-import { placingTrouble } from "./ruleTrouble";
+import { placingTrouble } from "../formula/incomputable";
 import type { Shape } from "./shape";
 import { reshapeCopies, reshapeMotifs } from "./shapes";
 import { sizesOf, sizingMatrices } from "./standing";
@@ -71,7 +71,7 @@ interface Stage {
 /**
  * Applies rules in order: Sₖ = { Tⱼ · p : j = 0 … m−1, p ∈ Sₖ₋₁ }, all of copy 0 first. `whole` sets
  * the finished part on the sheet and is folded into the last rule. What is given for a rule's number takes the place of
- * what the rule itself would come to. Throws a RuleTrouble.
+ * what the rule itself would come to. Throws a Incomputable.
  */
 export function composeRules(
   rules: readonly ActiveRule[],

@@ -8,7 +8,7 @@ import { MOST_COPIES } from "../fields/most";
 import type { Group, Transforms } from "./definition";
 import type { GridLayout } from "./gridLayout";
 import { mostCopiesCheck } from "./mostCopies";
-import { RuleTrouble } from "./ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 
 /** Cells looked through; where there are more, hardly any of them can hold a copy, or far too many do. */
 const MOST_CELLS = 10 * MOST_COPIES;
@@ -63,7 +63,7 @@ export function firstFilled(layout: GridLayout, region: string, group: Group): {
 function mostCellsCheck(cells: number): void {
   if (cells <= MOST_CELLS) return;
   const [notes, most] = [cells.toLocaleString("en"), MOST_CELLS.toLocaleString("en")];
-  throw new RuleTrouble("", `lays ${notes} cells over what it fills, at most ${most} can be; widen its spacing`);
+  throw new Incomputable("", `lays ${notes} cells over what it fills, at most ${most} can be; widen its spacing`);
 }
 
 /** Whether a column or row is one of those that alternate. */

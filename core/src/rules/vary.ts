@@ -9,7 +9,7 @@ import { carryOn } from "./carried";
 import { defineRule } from "./definition";
 import { layMatrix } from "./pack";
 import { matrixAt, type Placements } from "./placements";
-import { RuleTrouble } from "./ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 
 /** What may vary from copy to copy. */
 export const VARIED = [
@@ -81,7 +81,7 @@ function shares(formula: CopyFormula, field: Varied, placements: Placements): Fl
   return values.map((value) => Math.min(1, Math.max(0, value)));
 }
 
-/** A formula's value for every copy. Throws a RuleTrouble that names the first copy for which it has none. */
+/** A formula's value for every copy. Throws a Incomputable that names the first copy for which it has none. */
 export function copyValues(formula: CopyFormula, field: Varied, placements: Placements): Float64Array {
   const evaluate = evaluator(formula, field);
   const read = copyReader(placements);
@@ -100,7 +100,7 @@ function evaluator({ text, numbers }: CopyFormula, field: Varied): (copy: CopyVa
       return compiled.evaluate(scope);
     } catch (error) {
       if (!(error instanceof FormulaError)) throw error;
-      throw new RuleTrouble(field, `“${text}” for copy ${values.i + 1} of ${values.n}: ${error.message}`);
+      throw new Incomputable(field, `“${text}” for copy ${values.i + 1} of ${values.n}: ${error.message}`);
     }
   };
 }

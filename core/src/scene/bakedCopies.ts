@@ -15,7 +15,7 @@ import { pieceOutline, type Piece } from "../motif/drawing";
 import type { SvgShapeValue } from "../motif/svg/source";
 import { areaOfCopies, copyOutlines } from "../rules/copyOutlines";
 import { matrixAt } from "../rules/placements";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import type { PartScene } from "./scene";
 import { wholePart } from "./wholePart";
 
@@ -32,7 +32,7 @@ export interface Baked {
 /**
  * A part's copies, joined as they are, as one motif that needs no rules and looks the same: drawn outlines where one
  * finish paints them all as well as each by itself, else a picture with colours of its own. On the sheet, millimetres.
- * Throws a RuleTrouble when it would be too large.
+ * Throws a Incomputable when it would be too large.
  */
 export function bakedCopies(part: PartScene): Baked {
   if (isOneOutline(part)) return { motif: drawnCopies(part), hasOpacity: false, notes: [] };
@@ -152,7 +152,7 @@ function isScaled({ placements: { count, matrices } }: PartScene["geometry"]): b
   return Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)).every(isSimilar);
 }
 
-function tooLarge(count: number, most: number): RuleTrouble {
+function tooLarge(count: number, most: number): Incomputable {
   const notes = `would be ${count.toLocaleString("en")} outlines; at most ${most.toLocaleString("en")} can be baked: lower a count`;
-  return new RuleTrouble("rules", notes);
+  return new Incomputable("rules", notes);
 }

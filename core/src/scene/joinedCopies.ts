@@ -8,7 +8,7 @@ import { isJoined, joinCopies } from "../join/joinCopies";
 import type { JoinedCopies } from "../join/joined";
 import { joinOf } from "../join/list";
 import type { Surroundings } from "../motif/drawing";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import type { PartGeometry } from "./scene";
 
 /** A part's copies joined as it asks; null where they stay as they are. `onSheet` sees other parts on the sheet. */
@@ -27,7 +27,7 @@ export function joinedCopies(
   const { count } = copies.placements;
   if (count > most) {
     const notes = `joins ${count.toLocaleString("en")} copies; at most ${most.toLocaleString("en")} can be joined so`;
-    throw new RuleTrouble("join", notes);
+    throw new Incomputable("join", notes);
   }
   const centre = apply(at, ORIGIN);
   return joinCopies(copies, join, { limits, dropDoubled, others, centre, bands: bandsOf(finish) });

@@ -18,7 +18,7 @@ export interface Around {
   readonly onSheet: Surroundings;
 }
 
-/** A part's copies, joined as it asks. Throws a RuleTrouble. */
+/** A part's copies, joined as it asks. Throws a Incomputable. */
 export function geometryOf(
   part: ResolvedPart,
   { path, notes, motifAt, foot }: DrawnPart,

@@ -12,7 +12,7 @@ import type { Transforms } from "../rules/definition";
 import { packMatrices } from "../rules/pack";
 import { indexUnder, matrixAt, MATRIX_STRIDE, type Placements } from "../rules/placements";
 import type { Repeat, RepeatSide } from "../rules/repeat";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { shortestVector, type LatticeVector, type Period } from "../rules/tile";
 
 /** A rule that goes on for ever, with all that follows it. */
@@ -176,7 +176,7 @@ export function shiftsOf(paint: Paint | null, endless: Endless, placements: Plac
 export function laidOver({ repeat, outers }: Endless, box: Box, own: Box): Laid {
   const cells = cellsOver(repeat, outers, box, own);
   const count = cells.length * repeat.images;
-  if (count * outers.length > MOST_COPIES) throw new RuleTrouble("rules", "make too many copies for a tile");
+  if (count * outers.length > MOST_COPIES) throw new Incomputable("rules", "make too many copies for a tile");
   const cellOf = (j: number) => at(cells, Math.floor(j / repeat.images));
   const numbers = cells.map(({ column, row }) => repeat.number(column, row));
   return {

@@ -13,7 +13,7 @@ import type { PartScene } from "./scene";
 
 /** A part that goes on for ever: its period, and as much of it as is wanted. */
 export interface Pattern extends Period {
-  /** The part laid out so far that nothing of it is missing in a box of the sheet, millimetres. Throws a RuleTrouble. */
+  /** The part laid out so far that nothing of it is missing in a box of the sheet, millimetres. Throws a Incomputable. */
   over: (box: Box) => PartScene;
 }
 

@@ -8,7 +8,7 @@ import { joinKey } from "../join/joinCopies";
 import { joinOf } from "../join/list";
 import { once } from "../geometry/once";
 import { composeRules, type Composition } from "../rules/compose";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { prepareForResolved, type Host } from "./needs";
 import { evenLineKey } from "./evenLines";
 import { drawPart, type DrawnPart } from "./partDrawing";
@@ -107,7 +107,7 @@ function computeOrKeep(
   try {
     return computePart(part, known, sheet, usedOf, onWork);
   } catch (error) {
-    if (!(error instanceof RuleTrouble)) throw error;
+    if (!(error instanceof Incomputable)) throw error;
     part.report(error.field, error.message);
     return known;
   }

@@ -2,7 +2,7 @@ import { formula } from "../fields/formula";
 import type { Design } from "../design/design";
 import { designResolver, resolveDesign } from "../design/resolve";
 import { COPY_NAMES } from "../rules/copyNames";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { copyValues, VARIED } from "../rules/vary";
 import { scopeOf } from "../formula/numbers";
 import type { Scene } from "./scene";
@@ -32,7 +32,7 @@ export function valuesOfVary(
   try {
     return copyValues(wanted, varied, placements);
   } catch (error) {
-    if (error instanceof RuleTrouble) return null;
+    if (error instanceof Incomputable) return null;
     throw error;
   }
 }

@@ -14,13 +14,13 @@ import {
 } from "../motif/drawing";
 import { carriedBy, type Carried } from "../rules/carried";
 import { matrixAt } from "../rules/placements";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { MOST_SHAPES } from "../fields/most";
 import type { PartScene } from "./scene";
 
 /**
  * A part as one drawing in which every copy is a piece with the paint it has there. `toOwn` takes the sheet's
- * space to the part's own. Throws a RuleTrouble when there are too many copies to be a motif.
+ * space to the part's own. Throws a Incomputable when there are too many copies to be a motif.
  */
 export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix): Drawing {
   const { placements } = geometry;
@@ -44,7 +44,7 @@ export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix)
     if (!shape.pieces) pieces.push(plainPiece(shape.path, at, own));
     else pieces.push(...shape.pieces.map((piece) => inherited(piece, at, own)));
     if (pieces.length > MOST_SHAPES) {
-      throw new RuleTrouble(
+      throw new Incomputable(
         "motif",
         `is a part of more than ${MOST_SHAPES.toLocaleString("en")} pieces; lower its count`,
       );

@@ -9,7 +9,7 @@ import { formOf, type ResolvedSolid } from "../form/solidFields";
 import { IDENTITY } from "../geometry/matrix";
 import { multiplySpace, spaceOfPlane, tilted, type SpaceMatrix } from "../geometry/space";
 import { transformPath } from "../geometry/path";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import type { AreaPiece } from "./areaPieces";
 import { moved } from "./moved";
 
@@ -23,7 +23,7 @@ export interface ColoredMesh {
 
 /**
  * The solids of a motif's areas, one a colour. `tolerance` in the motif's own size, millimetres. The solid engine must
- * have been loaded. Throws a RuleTrouble where nothing comes of it.
+ * have been loaded. Throws a Incomputable where nothing comes of it.
  */
 export function formMeshes(pieces: readonly AreaPiece[], solid: ResolvedSolid, tolerance: number): ColoredMesh[] {
   const colors = [...new Set(pieces.map(({ color }) => color))];
@@ -36,7 +36,7 @@ export function formMeshes(pieces: readonly AreaPiece[], solid: ResolvedSolid, t
     return mesh ? [{ color, mesh }] : [];
   });
   if (meshes.length === 0) {
-    throw new RuleTrouble(
+    throw new Incomputable(
       "",
       "has neither an area nor a line with a width that could stand up; give it a fill or a line",
     );

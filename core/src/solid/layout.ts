@@ -5,7 +5,7 @@ import { REST, type ResolvedSolid } from "../form/solidFields";
 import { colorAt } from "../finish/paint";
 import { spaceAt, spaceStretch, SPACE_STRIDE } from "../geometry/space";
 import type { Placements } from "../rules/placements";
-import { RuleTrouble } from "../rules/ruleTrouble";
+import { Incomputable } from "../formula/incomputable";
 import { madeParts } from "../scene/made";
 import type { PartGeometry, PartScene, Scene } from "../scene/scene";
 import { areaPieces } from "./areaPieces";
@@ -92,7 +92,7 @@ export class SolidLayouter {
         next.set(part.id, made);
         return [{ part, place, cutBy: design.parts[place]?.join.cutBy ?? [], made }];
       } catch (error) {
-        if (!(error instanceof RuleTrouble)) throw error;
+        if (!(error instanceof Incomputable)) throw error;
         problems.push(problemOf(part, place, error));
         return [];
       }
@@ -146,7 +146,7 @@ function standingParts(scene: Scene): readonly StandingPart[] {
   });
 }
 
-function problemOf(part: PartScene, place: number, { field, message }: RuleTrouble): Problem {
+function problemOf(part: PartScene, place: number, { field, message }: Incomputable): Problem {
   return { path: `parts[${place}].solid${field === "" ? "" : `.${field}`}`, message: `${part.name} ${message}` };
 }
 

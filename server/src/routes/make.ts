@@ -15,7 +15,10 @@ export function makeRoutes(pools: Pools): Router {
     }
     const options = optionsIn(request);
     const { content, summary } = await designIn(request, pools);
-    const { file, notes } = await pools.make(content, format.extension, options);
+    // Who has gone away waits for nothing.
+    const gone = new AbortController();
+    response.once("close", () => gone.abort());
+    const { file, notes } = await pools.make(content, format.extension, options, gone.signal);
     // A header holds plain letters only.
     if (notes.length > 0) response.set("Notes", notes.map(encodeURIComponent).join(", "));
     response

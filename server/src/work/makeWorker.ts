@@ -1,4 +1,3 @@
-import { move, transferableSymbol, valueSymbol } from "piscina";
 import {
   formatOf,
   makeFile,
@@ -14,20 +13,17 @@ export type MakeTask =
   | { readonly content: string; readonly as: string; readonly options: Partial<MakeOptions> }
   | { readonly content: string; readonly pixels: number };
 
-/** A file as bytes, which are handed over rather than copied, or why there is none. */
+/** A file as bytes, or why there is none. */
 export type MakeResult =
   | Exclude<MadeInCore, { readonly file: unknown }>
   | { readonly file: Uint8Array<ArrayBuffer>; readonly notes: readonly string[] };
 
-/** Makes a file from a design, off the thread that answers requests. */
-export default async function work(task: MakeTask): Promise<unknown> {
+/** Makes a file from a design, in a process of its own. */
+export default async function work(task: MakeTask): Promise<MakeResult> {
   const made = await make(task);
   if (!("file" in made)) return made;
-  const bytes = typeof made.file === "string" ? new TextEncoder().encode(made.file) : made.file;
-  // A view of something larger would take that along.
-  const file = bytes.byteLength === bytes.buffer.byteLength ? bytes : bytes.slice();
-  const result: MakeResult = { file, notes: made.notes };
-  return move({ [transferableSymbol]: file.buffer, [valueSymbol]: result });
+  const file = typeof made.file === "string" ? new TextEncoder().encode(made.file) : made.file;
+  return { file, notes: made.notes };
 }
 
 async function make(task: MakeTask): Promise<MadeInCore> {

@@ -13,7 +13,7 @@ export type ReadResult =
   | { readonly problems: readonly Problem[] }
   | { readonly noJson: true };
 
-/** Reads a design, off the thread that answers requests: a large one takes its time. */
+/** Reads a design, in a process of its own: a large one takes its time. */
 export default function read({ text, piece }: ReadTask): ReadResult {
   let data: unknown;
   try {

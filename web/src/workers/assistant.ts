@@ -14,7 +14,7 @@ import {
   type Design,
   pathData,
   pictureColors,
-  RuleTrouble,
+  Incomputable,
   type GapReport,
   type Baked,
 } from "@twin-petal/core";
@@ -81,7 +81,7 @@ export class Assistant {
     try {
       return bakedCopies(part);
     } catch (error) {
-      if (error instanceof RuleTrouble) return { trouble: error.message };
+      if (error instanceof Incomputable) return { trouble: error.message };
       throw error;
     }
   }

@@ -1,3 +1,5 @@
+import { MOST_SHAPES } from "../../fields/most";
+import { Incomputable } from "../../formula/incomputable";
 import { FULL_TURN, toDegrees } from "../../geometry/angle";
 import { multiply, rotation, translation, type Matrix } from "../../geometry/matrix";
 import { transformPath, type Path } from "../../geometry/path";
@@ -12,7 +14,7 @@ export function setOnLine(row: Row, line: TextLine, repeat: boolean, spacing: nu
   const base = line.kind === "circle" ? circleLine(line) : partLine(line, around);
   if (!base || row.letters.length === 0) return [];
   const room = base.room;
-  const times = repeat ? Math.max(1, Math.floor((room + spacing) / Math.max(row.width + spacing, 1e-6))) : 1;
+  const times = repeat ? timesThatFit(row, room, spacing) : 1;
   const stretch = stretchOf(row, line, repeat, times, room, base.closed);
   return Array.from({ length: times }, (_, time) => time).flatMap((time) =>
     row.letters.flatMap((letter, index) => {
@@ -20,6 +22,20 @@ export function setOnLine(row: Row, line: TextLine, repeat: boolean, spacing: nu
       const at = time * (row.width + spacing + stretch.word) + letter.at + gaps * stretch.letter;
       return transformPath(letter.outline, base.place(at + letter.advance / 2, letter));
     }),
+  );
+}
+
+/** How often a row fits. A spacing that draws its letters into each other leaves no end to that: it is told. */
+function timesThatFit(row: Row, room: number, spacing: number): number {
+  const times = Math.max(1, Math.floor((room + spacing) / (row.width + spacing)));
+  const isEndless = row.width + spacing <= 0;
+  if (!isEndless && times * row.letters.length <= MOST_SHAPES) return times;
+  const most = MOST_SHAPES.toLocaleString("en");
+  throw new Incomputable(
+    "motif",
+    isEndless
+      ? `its letters take no room with a spacing of ${Number(spacing.toFixed(3))} mm, so there is no end to repeating them; space them wider`
+      : `would set ${(times * row.letters.length).toLocaleString("en")} letters; at most ${most} can be: space them wider, or make them larger`,
   );
 }
 

@@ -1,5 +1,5 @@
-/** Why a rule cannot be computed, found out only while computing it: a formula that is not finite for some copy. */
-export class RuleTrouble extends Error {
+/** Why something cannot be computed, found out only while computing it: a formula that is not finite for some copy. */
+export class Incomputable extends Error {
   constructor(
     /** The field it is about; empty for the whole rule. */
     readonly field: string,
@@ -14,7 +14,7 @@ export function placingTrouble(path: string, work: () => void): void {
   try {
     work();
   } catch (error) {
-    if (!(error instanceof RuleTrouble)) throw error;
-    throw new RuleTrouble(error.field === "" ? path : `${path}.${error.field}`, error.message);
+    if (!(error instanceof Incomputable)) throw error;
+    throw new Incomputable(error.field === "" ? path : `${path}.${error.field}`, error.message);
   }
 }

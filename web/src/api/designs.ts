@@ -44,13 +44,18 @@ export async function fetchDesign(id: string): Promise<{ file: unknown; revision
   return { file, revision: Number(response.headers.get("ETag")?.replace(/W\/|"/g, "")) };
 }
 
+/** Bytes that a browser takes of requests that outlive their page (64 kB by the Fetch standard), less than all of them. */
+const MOST_ALIVE = 60_000;
+
 /** Saves on top of a revision; answers the new one. A stale save is an ApiError of status 412. */
 export async function saveDesign(id: string, file: unknown, revision: number, last = false): Promise<number> {
+  const body = JSON.stringify(file);
   const response = await ask(`/api/designs/${id}`, {
     method: "PUT",
     headers: { ...JSON_HEADERS, "If-Match": `"${revision}"` },
-    body: JSON.stringify(file),
-    keepalive: last,
+    body,
+    // A request that outlives its page may carry no more: a larger one is sent as long as the page is there.
+    keepalive: last && new Blob([body]).size < MOST_ALIVE,
   });
   return (await saved.validate(await response.json())).revision;
 }

@@ -1,8 +1,9 @@
-import { useCallback, useDeferredValue, useRef, useState, type DragEvent } from "react";
+import { useCallback, useDeferredValue, useEffect, useRef, useState, type DragEvent } from "react";
 import { Archive, FilePlus2, Library, Search, Trash2, Upload } from "lucide-react";
 import { toast } from "sonner";
 import type { Order } from "@/api/designs";
 import { messageOf } from "@/api/http";
+import { sendLeftBehind } from "@/store/sendLeftBehind";
 import { Button, ButtonLink } from "@/ui/button";
 import { Mark } from "@/ui/mark";
 import { Dialog } from "@/ui/dialog";
@@ -27,6 +28,11 @@ export function WallScreen() {
   const fetchMore = useCallback(() => {
     if (hasNextPage && !isFetchingNextPage) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, fetchNextPage]);
+
+  const { refresh } = actions;
+  useEffect(() => {
+    void sendLeftBehind().then(refresh);
+  }, [refresh]);
 
   const take = async (files: readonly File[]) => {
     if (files.length === 0) return;

@@ -1,28 +1,30 @@
-import { createReadStream, createWriteStream } from "node:fs";
-import { rename, rm } from "node:fs/promises";
+import { createReadStream, createWriteStream, existsSync } from "node:fs";
+import { copyFile, rename, rm } from "node:fs/promises";
 import { buffer } from "node:stream/consumers";
 import { pipeline } from "node:stream/promises";
-import { copyDatabase, databaseTrouble, openDatabase } from "./db/database";
+import { copyDatabase, databaseIn, openDatabase } from "./db/database";
 import { DesignStore } from "./db/designStore";
+import { beOnlyServer } from "./db/onlyServer";
 import { keepAll } from "./keep/keepAll";
 import { takeBack } from "./keep/takeBack";
 import { Pools } from "./pools";
 import { HttpProblem } from "./problem";
-import { readSettings } from "./settings";
+import { readSettings, SettingError } from "./settings";
 
 const USAGE = `npm run -s keep -- out.zip        every design with its takes, and the shelf
 npm run -s keep -- out.db         a copy of the whole database, also while it is in use
-npm run -s keep -- --back in.zip  brings back what such a zip holds`;
+npm run -s keep -- --back in.zip  brings back what such a zip holds
+npm run -s keep -- --restore a.db sets the database aside and goes on with a copy of it`;
 
 /** Ends the command with words on standard error. */
 class Failure extends Error {}
 
 async function main([first, second, ...rest]: readonly string[]): Promise<void> {
   if (first === undefined || rest.length > 0) throw new Failure(USAGE);
-  const { db, close } = await openDatabase(readSettings(process.env));
+  const settings = readSettings(process.env);
+  if (first === "--restore" && second !== undefined) return restore(settings.dataFolder, second);
+  const { db, close } = await openDatabase(settings);
   try {
-    const trouble = await databaseTrouble(db);
-    if (trouble !== null) throw new Failure(`The database is damaged: ${trouble}`);
     const store = new DesignStore(db);
     if (first === "--back" && second !== undefined) return await bringBack(store, second);
     if (second !== undefined) throw new Failure(USAGE);
@@ -47,6 +49,23 @@ async function wholeOrNot(path: string, write: (aside: string) => Promise<void>)
   process.stdout.write(`${path} is written\n`);
 }
 
+/** Puts a copy in the database's place, once no server works on it; what was there is set aside. */
+async function restore(dataFolder: string, copy: string): Promise<void> {
+  const letGo = await beOnlyServer(dataFolder);
+  try {
+    const path = databaseIn(dataFolder);
+    const aside = `${path}.damaged-${Date.now()}`;
+    await copyFile(copy, `${path}.part`);
+    for (const ending of ["", "-wal", "-shm"]) {
+      if (existsSync(path + ending)) await rename(path + ending, aside + ending);
+    }
+    await rename(`${path}.part`, path);
+    process.stdout.write(`${copy} is the database now; what was there is ${aside}\n`);
+  } finally {
+    letGo();
+  }
+}
+
 async function bringBack(store: DesignStore, path: string): Promise<void> {
   const pools = new Pools();
   try {
@@ -66,7 +85,12 @@ async function bringBack(store: DesignStore, path: string): Promise<void> {
 }
 
 main(process.argv.slice(2)).catch((error: unknown) => {
-  if (!(error instanceof Failure || error instanceof HttpProblem || (error instanceof Error && "code" in error)))
+  if (!(
+    error instanceof Failure ||
+    error instanceof HttpProblem ||
+    error instanceof SettingError ||
+    (error instanceof Error && "code" in error)
+  ))
     throw error;
   process.stderr.write(`${error.message}\n`);
   process.exitCode = 1;

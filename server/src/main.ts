@@ -2,8 +2,10 @@ import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import { pino } from "pino";
 import { createApp } from "./app";
+import { keepCopies } from "./db/copies";
 import { openDatabase } from "./db/database";
 import { DesignStore } from "./db/designStore";
+import { beOnlyServer } from "./db/onlyServer";
 import { seed } from "./db/seed";
 import { Jobs } from "./jobs/jobs";
 import { JobStore } from "./jobs/jobStore";
@@ -13,6 +15,7 @@ import { knownHosts } from "./knownHost";
 import { inRepository, readSettings, SettingError, type Settings } from "./settings";
 
 async function main(settings: Settings): Promise<void> {
+  const letGo = settings.databaseUrl ? () => undefined : await beOnlyServer(settings.dataFolder);
   const { db, close } = await openDatabase(settings);
   const store = new DesignStore(db);
   const pools = new Pools();
@@ -22,6 +25,9 @@ async function main(settings: Settings): Promise<void> {
   await seed(store, pools, inRepository("demo"));
   const logger = pino({ level: settings.logLevel });
   const pictures = new Pictures(store, pools, (error) => logger.warn({ err: error }, "no picture"));
+  const endCopies = settings.databaseUrl
+    ? () => undefined
+    : keepCopies(db, settings.dataFolder, (error) => logger.warn({ err: error }, "no copy of the database"));
   const webFolder = inRepository("web/dist");
   const server = createServer(
     createApp({ store, pools, pictures, jobs, logger, webFolder, hosts: knownHosts(settings) }),
@@ -29,7 +35,11 @@ async function main(settings: Settings): Promise<void> {
 
   const stop = () => {
     server.close(() => {
-      void Promise.all([pools.close(), jobs.close()]).then(close);
+      endCopies();
+      void Promise.all([pools.close(), jobs.close()]).then(() => {
+        close();
+        letGo();
+      });
     });
     server.closeAllConnections();
   };

@@ -75,8 +75,13 @@ export class DesignStore {
     return { rows: rows.slice(0, PAGE), more: rows.length > PAGE };
   }
 
-  async isEmpty(): Promise<boolean> {
-    return (await this.db.select({ id: designs.id }).from(designs).limit(1)).length === 0;
+  /** The ids of all designs while none of them was ever saved again or thrown away; null from then on. */
+  async untouched(): Promise<string[] | null> {
+    const rows = await this.db
+      .select({ id: designs.id, revision: designs.revision, binned: designs.binned })
+      .from(designs);
+    const isUntouched = rows.every(({ revision, binned }) => revision === 1 && binned === null);
+    return isUntouched ? rows.map(({ id }) => id) : null;
   }
 
   async find(id: string) {

@@ -5,12 +5,18 @@ import type { DesignStore } from "./designStore";
 
 const ENDING = ".petal.json";
 
-/** Puts the demo designs into an empty database, under the names of their files, with the pictures that ship beside them. */
+/**
+ * Puts the demo designs into an empty database, under the names of their files, with the pictures that ship beside them. Seeding that
+ * was cut off goes on: until then there is nothing else, and nothing has been changed.
+ */
 export async function seed(store: DesignStore, pools: Pools, folder: string): Promise<void> {
-  if (!(await store.isEmpty())) return;
   const files = (await readdir(folder)).filter((name) => name.endsWith(ENDING)).sort();
-  for (const file of files) {
-    const id = file.slice(0, -ENDING.length);
+  const ids = files.map((file) => file.slice(0, -ENDING.length));
+  const there = await store.untouched();
+  if (there === null || there.some((id) => !ids.includes(id))) return;
+  for (const [index, file] of files.entries()) {
+    const id = ids[index] ?? "";
+    if (there.includes(id)) continue;
     await store.create(id, await pools.read(await readFile(join(folder, file), "utf8")));
     const picture = await readFile(join(folder, "pictures", `${id}.png`)).catch(() => null);
     if (picture) await store.keepPicture(id, 1, picture);

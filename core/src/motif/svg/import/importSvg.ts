@@ -16,6 +16,8 @@ export type ImportResult =
   { readonly source: SvgSourceValue; readonly leftOut: readonly Omission[] } | { readonly refusal: string };
 
 const MILLIMETRES_A_PIXEL = 25.4 / 96;
+/** How large and how far away anything may be, millimetres. */
+const FARTHEST = 1_000_000;
 const DEFAULT_SIZE = { width: 300, height: 150 };
 
 /**
@@ -45,7 +47,11 @@ function readPicture(file: string): ImportResult {
     multiply(translation(-size.width / 2, -size.height / 2), toPixels),
   );
   const viewport = viewBox.length === 4 ? { width: viewBox[2] ?? 0, height: viewBox[3] ?? 0 } : size;
-  const shapes = collectShapes(root, viewport, toMillimetres, leftOut);
+  const shapes = collectShapes(root, viewport, toMillimetres, leftOut).filter((shape) => {
+    const isWithin = isBounded(shape);
+    if (!isWithin) leftOut.note("a shape larger, or farther away, than a kilometre");
+    return isWithin;
+  });
   if (shapes.length === 0) {
     const why = leftOut.list().map(({ what }) => what);
     throw new ImportRefused(
@@ -57,7 +63,22 @@ function readPicture(file: string): ImportResult {
     height: size.height * MILLIMETRES_A_PIXEL,
     shapes,
   };
-  return { source: isSized(root, viewBox) ? source : fittedSource(source), leftOut: leftOut.list() };
+  const fitted = isSized(root, viewBox) ? source : fittedSource(source);
+  if (![fitted.width, fitted.height].every((side) => side > 0 && side <= FARTHEST)) {
+    throw new ImportRefused(`is ${fitted.width} × ${fitted.height} mm large; that is no size a design can have`);
+  }
+  return { source: fitted, leftOut: leftOut.list() };
+}
+
+/** Whether all numbers of a shape are such as a design can hold. */
+function isBounded({ d, line, opacity }: SvgShapeValue): boolean {
+  const numbers = [line?.width ?? 0, ...(line?.dash ?? []), opacity ?? 1];
+  const isNear = (value: number) => Number.isFinite(value) && Math.abs(value) <= FARTHEST;
+  return (
+    /^[MLCZ\d\s.,-]*$/.test(d) &&
+    numbers.every(isNear) &&
+    (d.match(/-?[\d.]+/g) ?? []).every((text) => isNear(Number(text)))
+  );
 }
 
 function sizeOfRoot({ attributes }: XmlElement, viewBox: readonly number[]): { width: number; height: number } {

@@ -4,8 +4,7 @@ import { unzipSync } from "fflate";
 import { PNG } from "pngjs";
 import { formatOf, makeFile, parseDesign, type Design, type MakeOptions } from "../src";
 import { rasterise } from "../src/engines/rasteriser";
-import { NODE_HOST } from "@twin-petal/host";
-import { withFonts, withGeometryEngine, withRasteriser } from "./prepared";
+import { TEST_HOST, withFonts, withGeometryEngine, withRasteriser } from "./prepared";
 import { designWith } from "./testDesign";
 
 beforeAll(() => Promise.all([withGeometryEngine(), withFonts(), withRasteriser()]));
@@ -19,7 +18,7 @@ const demo = (name: string): Design => {
 async function made(design: Design, as: string, options: Partial<MakeOptions> = {}): Promise<string | Uint8Array> {
   const format = formatOf(as);
   if (!format) throw new Error(as);
-  const answer = await makeFile(design, format, options, NODE_HOST);
+  const answer = await makeFile(design, format, options, TEST_HOST);
   if (!("file" in answer)) throw new Error(JSON.stringify(answer));
   return answer.file;
 }
@@ -122,7 +121,7 @@ describe("a film as pictures", () => {
     const format = formatOf("film.zip");
     if (!format) throw new Error("no format");
     const refusal = async (options: Partial<MakeOptions>) => {
-      const answer = await makeFile(demo("steam-vent"), format, options, NODE_HOST);
+      const answer = await makeFile(demo("steam-vent"), format, options, TEST_HOST);
       return "refusal" in answer ? answer.refusal : null;
     };
     expect(await refusal({ duration: 500 })).toMatch(/ask for 119 s$/);

@@ -17,8 +17,7 @@ import {
   type Box,
   type Design,
 } from "../src";
-import { NODE_HOST } from "@twin-petal/host";
-import { withFonts, withGeometryEngine } from "./prepared";
+import { TEST_HOST, withFonts, withGeometryEngine } from "./prepared";
 
 beforeAll(() => Promise.all([withGeometryEngine(), withFonts()]));
 
@@ -81,7 +80,7 @@ describe("starters", () => {
       const design = STARTERS.find(([known]) => known === name)?.[1];
       const format = formatOf(as);
       if (!design || !format) throw new Error(as);
-      expect(await makeFile(design, format, {}, NODE_HOST)).toHaveProperty("file");
+      expect(await makeFile(design, format, {}, TEST_HOST)).toHaveProperty("file");
     }
   });
 });

@@ -1,6 +1,7 @@
 import { strToU8, Zip, ZipDeflate } from "fflate";
 import { parseDesign, writeShelf } from "@twin-petal/core";
 import type { DesignStore } from "../db/designStore";
+import { fileName } from "../fileName";
 import { KEPT_FORMAT, LIST_NAME, SHELF_NAME, type KeptDesign, type KeptList } from "./keptFile";
 
 /**
@@ -38,16 +39,6 @@ async function shelfText(store: DesignStore): Promise<string> {
       const { design } = parseDesign(content);
       return design ? [{ kind, design }] : [];
     }),
-  );
-}
-
-/** A name that every system can unpack. */
-function fileName(name: string): string {
-  return (
-    name
-      .replace(/[^\p{L}\p{N} _-]+/gu, "")
-      .trim()
-      .slice(0, 60) || "design"
   );
 }
 

@@ -1,5 +1,6 @@
 import { Router, type Request } from "express";
 import { FORMATS, USUAL_OPTIONS, type MakeOptions } from "@twin-petal/core";
+import { fileName } from "../fileName";
 import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
 import { designIn, takeBody } from "./designBody";
@@ -44,12 +45,3 @@ function optionsIn({ query }: Request): Partial<MakeOptions> {
 /** The names of what makers may be told. */
 const optionNames = (options: MakeOptions) =>
   Object.keys(options).filter((name): name is keyof MakeOptions => name in options);
-
-function fileName(name: string): string {
-  return (
-    name
-      .replace(/[^\p{L}\p{N} _-]+/gu, "")
-      .trim()
-      .slice(0, 80) || "design"
-  );
-}

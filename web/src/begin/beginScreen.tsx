@@ -1,10 +1,6 @@
 import { useEffect, useState, type ReactNode } from "react";
-import { useMutation } from "@tanstack/react-query";
-import { Link, useNavigate } from "react-router";
-import { toast } from "sonner";
+import { Link } from "react-router";
 import { emptyDesign, onSheet, toFile, type SheetSize } from "@twin-petal/core";
-import { createDesign } from "@/api/designs";
-import { messageOf } from "@/api/http";
 import { OwnArtist } from "@/shelf/artist";
 import { PiecePicture } from "@/shelf/piecePicture";
 import { readPiece, useShelf } from "@/shelf/useShelf";
@@ -15,6 +11,7 @@ import { EXAMPLES } from "./examples";
 import { SheetPicture } from "./sheetPicture";
 import { SizeSentence } from "./sizeSentence";
 import { STARTERS } from "./starters";
+import { useBegin } from "./useBegin";
 
 const SQUARE: SheetSize = { width: 200, height: 200, unit: "mm" };
 /** A size rests this long before the pictures are painted anew, milliseconds. */
@@ -24,18 +21,13 @@ const REST = 200;
 export default function BeginScreen() {
   const [size, setSize] = useState(SQUARE);
   const rested = useRested(size, REST);
-  const go = useNavigate();
   useEffect(() => {
     document.title = "New design · Twin Petal";
     return () => {
       document.title = "Twin Petal";
     };
   }, []);
-  const begin = useMutation({
-    mutationFn: async (make: () => unknown) => createDesign(await make()),
-    onSuccess: (id) => void go(`/designs/${id}`),
-    onError: (error) => void toast.error(messageOf(error)),
-  });
+  const begin = useBegin();
   const choose = (make: () => unknown) => () => begin.mutate(make);
   const empty = emptyDesign("Untitled");
   return (

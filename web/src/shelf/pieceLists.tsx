@@ -1,8 +1,8 @@
 import { useDeferredValue, useState, type ReactNode } from "react";
-import { Search } from "lucide-react";
 import { SHELF_KINDS } from "@twin-petal/core";
 import type { ListedPiece } from "@/api/shelf";
 import { messageOf } from "@/api/http";
+import { SearchBox } from "@/ui/searchBox";
 import { PIECE_WORDS } from "./pieceWords";
 import type { useShelf } from "./useShelf";
 
@@ -36,18 +36,7 @@ export function PieceLists({ shelf, grid, card }: PieceListsProps) {
   }
   return (
     <>
-      <label className="flex h-8 max-w-72 items-center gap-2 rounded-md border border-hairline bg-surface px-2 focus-within:border-quiet">
-        <Search size={16} className="text-quiet" aria-hidden="true" />
-        <input
-          type="search"
-          aria-label="Search the shelf"
-          placeholder="Search"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          onKeyDown={(event) => event.stopPropagation()}
-          className="w-full min-w-0 bg-transparent outline-none placeholder:text-quiet"
-        />
-      </label>
+      <SearchBox label="Search the shelf" value={search} onChange={setSearch} />
       {found.length === 0 && all.length > 0 && <p className="mt-3 text-quiet">Nothing here is called “{search}”.</p>}
       {SHELF_KINDS.map((kind) => {
         const own = found.filter((piece) => piece.kind === kind);

@@ -1,12 +1,9 @@
 import { useEffect, useRef } from "react";
 import { Download, Upload } from "lucide-react";
-import { Link, useNavigate } from "react-router";
-import { useMutation } from "@tanstack/react-query";
-import { toast } from "sonner";
+import { Link } from "react-router";
 import { toFile } from "@twin-petal/core";
-import { createDesign } from "@/api/designs";
-import { messageOf } from "@/api/http";
 import type { ListedPiece } from "@/api/shelf";
+import { useBegin } from "@/begin/useBegin";
 import { Button } from "@/ui/button";
 import { Mark } from "@/ui/mark";
 import { OwnArtist } from "./artist";
@@ -17,7 +14,6 @@ import { readPiece, useShelf } from "./useShelf";
 /** Everything that is kept to be used again. */
 export default function ShelfScreen() {
   const shelf = useShelf();
-  const go = useNavigate();
   const chooser = useRef<HTMLInputElement>(null);
   useEffect(() => {
     document.title = "Shelf · Twin Petal";
@@ -25,11 +21,8 @@ export default function ShelfScreen() {
       document.title = "Twin Petal";
     };
   }, []);
-  const begin = useMutation({
-    mutationFn: async ({ id, kind }: ListedPiece) => createDesign(toFile((await readPiece(id, kind)).design)),
-    onSuccess: (id) => void go(`/designs/${id}`),
-    onError: (error) => void toast.error(messageOf(error)),
-  });
+  const begin = useBegin();
+  const beginWith = ({ id, kind }: ListedPiece) => begin.mutate(async () => toFile((await readPiece(id, kind)).design));
   const listed = shelf.pieces.data ?? [];
   return (
     <div className="flex min-h-full flex-col">
@@ -73,7 +66,7 @@ export default function ShelfScreen() {
                 piece={piece}
                 shelf={shelf}
                 takeWords="Begin a design with"
-                onTake={() => begin.mutate(piece)}
+                onTake={() => beginWith(piece)}
               />
             )}
           />

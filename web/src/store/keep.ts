@@ -76,13 +76,21 @@ async function keptOf(id: string): Promise<Entry[]> {
     .sort((a, b) => (b.kept.at ?? 0) - (a.kept.at ?? 0));
 }
 
+/** What a window that is gone kept of a design. */
+interface LeftBehind {
+  readonly id: string;
+  readonly kept: Kept;
+  /** Notes that the server has it. */
+  readonly markSaved: () => Promise<void>;
+}
+
 /** What of all designs the server does not have, and no open window is about to send. */
-export async function leftBehind(): Promise<{ id: string; kept: Kept; let: () => Promise<void> }[]> {
-  const left: { id: string; kept: Kept; let: () => Promise<void> }[] = [];
+export async function leftBehind(): Promise<LeftBehind[]> {
+  const left: LeftBehind[] = [];
   for (const [key, kept] of await entries<IDBValidKey, KeptThere>()) {
     const [, id, window = ""] = typeof key === "string" ? (/^design:([^:]+)(?::(.+))?$/.exec(key) ?? []) : [];
     if (id === undefined || kept.saved || (await isOpenWindow(window))) continue;
-    left.push({ id, kept, let: () => set(key, { ...kept, saved: true }) });
+    left.push({ id, kept, markSaved: () => set(key, { ...kept, saved: true }) });
   }
   return left;
 }

@@ -1,11 +1,12 @@
 import { useCallback, useDeferredValue, useEffect, useRef, useState, type DragEvent } from "react";
-import { Archive, FilePlus2, Library, Search, Trash2, Upload } from "lucide-react";
+import { Archive, FilePlus2, Library, Trash2, Upload } from "lucide-react";
 import { toast } from "sonner";
 import type { Order } from "@/api/designs";
 import { messageOf } from "@/api/http";
 import { sendLeftBehind } from "@/store/sendLeftBehind";
 import { Button, ButtonLink } from "@/ui/button";
 import { Mark } from "@/ui/mark";
+import { SearchBox } from "@/ui/searchBox";
 import { Dialog } from "@/ui/dialog";
 import { DesignGrid } from "./designGrid";
 import { importFiles, importZip, isZip, type ImportOutcome } from "./importFiles";
@@ -65,17 +66,7 @@ export function WallScreen() {
           <h1 className="mr-auto flex items-center gap-2 text-xl font-bold">
             <Mark size={28} /> Twin Petal
           </h1>
-          <label className="flex h-8 items-center gap-2 rounded-md border border-hairline px-2 focus-within:border-quiet">
-            <Search size={16} className="text-quiet" aria-hidden="true" />
-            <input
-              type="search"
-              aria-label="Search designs"
-              placeholder="Search"
-              value={search}
-              onChange={(event) => setSearch(event.target.value)}
-              className="w-40 bg-transparent outline-none placeholder:text-quiet"
-            />
-          </label>
+          <SearchBox label="Search designs" value={search} onChange={setSearch} />
           <label className="flex items-center gap-1.5 text-quiet">
             in order of
             <select

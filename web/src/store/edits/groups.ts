@@ -1,7 +1,8 @@
-import { forgetPart, groupsAround, membersOfGroups, newPart, type Design, type PartGroup } from "@twin-petal/core";
+import { forgetPart, groupsAround, membersOfGroups, type Design, type PartGroup } from "@twin-petal/core";
 import { castDraft, current, type Draft } from "immer";
 import type { Edit } from "../edit";
-import { freshId, freshName } from "./freshId";
+import { freshId } from "./freshId";
+import { repeatedWhole } from "./repeatedWhole";
 
 /** The group that some parts are, all of them and no other; the outermost where several are. */
 export function groupOf(design: Design, ids: readonly string[]): PartGroup | null {
@@ -92,18 +93,9 @@ export function renameGroup({ id }: PartGroup, name: string): Edit {
 
 /** A new part above a group whose motif is the group as a whole, which is only a tool from then on. */
 export function repeatGroup(design: Design, { id: used, name }: PartGroup): { edit: Edit; id: string } {
-  const id = freshId(design, `${used}-whole`);
-  const part = newPart(id, freshName(design, `${name}, repeated`), { kind: "part", part: used });
-  return {
-    id,
-    edit: {
-      label: `repeat “${name}” whole`,
-      apply(draft) {
-        const members = membersOfGroups(current(draft)).get(used) ?? [];
-        const top = draft.parts.findLastIndex((one) => members.includes(one.id));
-        for (const group of draft.groups) if (group.id === used) group.role = "tool";
-        draft.parts.splice(top + 1, 0, castDraft(part));
-      },
-    },
-  };
+  return repeatedWhole(design, used, name, (draft) => {
+    for (const group of draft.groups) if (group.id === used) group.role = "tool";
+    const members = membersOfGroups(current(draft)).get(used) ?? [];
+    return draft.parts.findLastIndex((one) => members.includes(one.id));
+  });
 }

@@ -16,6 +16,7 @@ import type { Edit } from "../edit";
 import { besides } from "./besides";
 import { dropEmptyGroups } from "./groups";
 import { freshId, freshName } from "./freshId";
+import { repeatedWhole } from "./repeatedWhole";
 import { scaledDefaults } from "./scaledDefaults";
 
 /** An edit of one part; nothing happens when it has gone. */
@@ -87,20 +88,12 @@ export function keepOneOfEach(id: string, oneEach: boolean): Edit {
 
 /** A new part above another whose motif is that one whole; the other is only a tool from then on. */
 export function repeatWhole(design: Design, { id: used, name }: Part): { edit: Edit; id: string } {
-  const id = freshId(design, `${used}-whole`.slice(-36).replace(/^-+/, ""));
-  const part = newPart(id, freshName(design, `${name}, repeated`), { kind: "part", part: used });
-  return {
-    id,
-    edit: {
-      label: `repeat “${name}” whole`,
-      apply(draft) {
-        const index = draft.parts.findIndex((known) => known.id === used);
-        const source = draft.parts[index];
-        if (source) source.role = "tool";
-        draft.parts.splice(index + 1, 0, castDraft(part));
-      },
-    },
-  };
+  return repeatedWhole(design, used, name, (draft) => {
+    const index = draft.parts.findIndex((known) => known.id === used);
+    const source = draft.parts[index];
+    if (source) source.role = "tool";
+    return index;
+  });
 }
 
 /** Names of the parts that another one cuts, keeps or is joined with. */

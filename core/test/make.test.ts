@@ -101,6 +101,8 @@ describe("other formats", () => {
       "png",
       "tile.svg",
       "tile.png",
+      "film.svg",
+      "film.zip",
       "stl",
       "3mf",
       "obj",

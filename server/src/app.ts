@@ -6,6 +6,7 @@ import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DesignStore } from "./db/designStore";
 import type { Jobs } from "./jobs/jobs";
+import { healthOf } from "./health";
 import { knownHost } from "./knownHost";
 import type { Pictures } from "./pictures";
 import type { Pools } from "./pools";
@@ -23,6 +24,8 @@ interface Parts {
   readonly pictures: Pictures;
   readonly jobs: Jobs;
   readonly logger: Logger;
+  /** Folder of the embedded database; null where there is none. */
+  readonly dataFolder: string | null;
   /** Folder of the built interface. */
   readonly webFolder: string;
   /** Names this machine is called by. */
@@ -30,16 +33,14 @@ interface Parts {
 }
 
 /** The application over HTTP: the calls under /api, and the interface for every other path. */
-export function createApp({ store, pools, pictures, jobs, logger, webFolder, hosts }: Parts): Express {
+export function createApp({ store, pools, pictures, jobs, logger, dataFolder, webFolder, hosts }: Parts): Express {
   const app = express();
   app.use(pinoHttp({ logger }));
   app.use(safeHeaders());
   app.use(knownHost(hosts));
   app.use(compression());
   app.use("/api", sameOrigin);
-  app.get("/api/health", (_request, response) => {
-    response.json({ ok: true, uptime: Math.round(process.uptime()) });
-  });
+  app.get("/api/health", healthOf(store, pools, dataFolder));
   app.use("/api/designs", designRoutes(store, pools, pictures));
   app.use("/api/shelf", shelfRoutes(store.shelf, pools));
   app.use("/api/keep", keepRoutes(store, pools));

@@ -28,9 +28,11 @@ async function main(settings: Settings): Promise<void> {
   const endCopies = settings.databaseUrl
     ? () => undefined
     : keepCopies(db, settings.dataFolder, (error) => logger.warn({ err: error }, "no copy of the database"));
+  const dataFolder = settings.databaseUrl ? null : settings.dataFolder;
   const webFolder = inRepository("web/dist");
   const server = createServer(
-    createApp({ store, pools, pictures, jobs, logger, webFolder, hosts: knownHosts(settings) }),
+    PATIENCE,
+    createApp({ store, pools, pictures, jobs, logger, dataFolder, webFolder, hosts: knownHosts(settings) }),
   );
 
   const stop = () => {
@@ -54,6 +56,14 @@ async function main(settings: Settings): Promise<void> {
     console.log(`Twin Petal is at http://${settings.host}:${isAddress(address) ? address.port : settings.port}`);
   });
 }
+
+/** Connections that send nothing, or very slowly, are closed after so long, milliseconds. */
+const PATIENCE = {
+  headersTimeout: 15_000,
+  requestTimeout: 120_000,
+  keepAliveTimeout: 10_000,
+  connectionsCheckingInterval: 5_000,
+};
 
 function isAddress(address: string | AddressInfo | null): address is AddressInfo {
   return typeof address === "object" && address !== null;

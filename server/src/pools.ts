@@ -57,6 +57,11 @@ export class Pools {
     return fileOf(await this.work({ content, pixels })).file;
   }
 
+  /** How much is under way. */
+  load() {
+    return { reading: this.reading.load(), making: this.making.load() };
+  }
+
   close(): Promise<void> {
     return Promise.all([this.reading.close(), this.making.close()]).then(() => undefined);
   }

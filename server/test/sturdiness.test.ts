@@ -56,6 +56,30 @@ describe("requests that cannot be answered", () => {
   });
 });
 
+test("health tells of the database, the processes and the room there is", async () => {
+  const health = await call("/api/health");
+  expect(health.status).toBe(200);
+  expect(JSON.parse(await health.text())).toMatchObject({
+    ok: true,
+    database: { ok: true, designs: expect.any(Number) },
+    pool: { reading: { busy: 0, waiting: 0 }, making: { busy: expect.any(Number), waiting: 0 } },
+    disk: { free: expect.any(Number) },
+  });
+});
+
+test("what is searched for stands for itself, whatever its letters", async () => {
+  const names = ["50% grey_ink", "50 grey ink", "a\\b!", "ab"];
+  for (const name of names) await send("POST", "/api/designs", { ...DESIGN, name: `Odd ${name}` });
+  const found = async (search: string) => {
+    const { designs } = await answer(call(`/api/designs?sort=name&search=${encodeURIComponent(search)}`));
+    return designs.map(({ name }) => name);
+  };
+  expect(await found("Odd 50%")).toEqual(["Odd 50% grey_ink"]);
+  expect(await found("y_i")).toEqual(["Odd 50% grey_ink"]);
+  expect(await found("a\\b!")).toEqual(["Odd a\\b!"]);
+  expect(await found("%")).toEqual(["Odd 50% grey_ink"]);
+});
+
 describe("files", () => {
   test("what should be known of one comes along in its Notes", async () => {
     const grained = { ...DESIGN, parts: [{ ...DESIGN.parts[0], finish: { grain: {} } }] };

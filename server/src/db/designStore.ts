@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, isNotNull, isNull, like, ne, notInArray, or, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, gt, isNotNull, isNull, ne, notInArray, or, sql, type SQL } from "drizzle-orm";
 import type { ReadDesign } from "../pools";
 import type { Database } from "./database";
 import { designs, pictures, revisions } from "./schema";
@@ -63,7 +63,7 @@ export class DesignStore {
     const column = order === "name" ? sql`lower(${designs.name})` : sql`${designs.changed}`;
     const conditions: (SQL | undefined)[] = [
       binned ? isNotNull(designs.binned) : isNull(designs.binned),
-      search === "" ? undefined : like(designs.name, `%${search.replace(/[%_]/g, "")}%`),
+      search === "" ? undefined : sql`${designs.name} like ${`%${lettersOnly(search)}%`} escape '!'`,
       after ? pageAfter(column, order, after) : undefined,
     ];
     const rows = await this.db
@@ -129,6 +129,11 @@ export class DesignStore {
         .where(where);
       return rowsAffected > 0;
     });
+  }
+
+  /** How many designs there are. */
+  count(): Promise<number> {
+    return this.db.$count(designs);
   }
 
   /** Every design there is, those in the bin too. */
@@ -203,6 +208,9 @@ export class DesignStore {
     });
   }
 }
+
+/** A text that stands for itself in a pattern, whose marks are letters then. */
+const lettersOnly = (text: string) => text.replace(/[!%_]/g, "!$&");
 
 /** Rows that come after one in the order; ids settle equal values. */
 function pageAfter(column: SQL, order: Order, { value, id }: { value: string; id: string }): SQL | undefined {

@@ -68,6 +68,11 @@ export class ProcessPool<Task, Result> {
     });
   }
 
+  /** How many processes are at work, and how many tasks wait. */
+  load(): { readonly busy: number; readonly waiting: number } {
+    return { busy: this.all.size - this.idle.length, waiting: this.waiting.length };
+  }
+
   /** Ends every process, whatever it does. */
   async close(): Promise<void> {
     this.isClosed = true;

@@ -80,7 +80,13 @@ export class Pools {
     const key = createHash("sha256").update(content).digest("base64");
     const before = this.ended.get(key);
     if (before) throw before;
-    return run().catch((error: unknown) => {
+    // A process may have been ended from outside: only what ends two of them is to blame.
+    const twice = () =>
+      run().catch((error: unknown) => {
+        if (isEnded(error)) return run();
+        throw error;
+      });
+    return twice().catch((error: unknown) => {
       if (!(error instanceof UndoneTask)) throw error;
       if (error.why === "full") throw new HttpProblem(503, "Too much is being made at once; try again in a while.");
       if (error.why === "stopped") throw new HttpProblem(503, `${what} was stopped: nobody waited for it any more.`);
@@ -91,6 +97,8 @@ export class Pools {
     });
   }
 }
+
+const isEnded = (error: unknown) => error instanceof UndoneTask && error.why === "ended";
 
 function whyNot(what: string, why: Undone, seconds: number, megabytes: number): string {
   const again = "It is not tried again as it is: lower a count, or make it simpler.";

@@ -65,3 +65,21 @@ describe("work in processes of their own", () => {
     expect(await pool.run({ does: "answer", value: "still here" })).toMatchObject({ value: "still here" });
   }, 30_000);
 });
+
+test("processes that end because they are idle are given nothing to do any more", async () => {
+  const hasty = new ProcessPool<Task, { value: unknown; pid: number }>(
+    inRepository("server/test/fixtures/oddWork.mjs"),
+    {
+      ...{ most: 2, ready: 0, seconds: 5, megabytes: 400, queue: 6 },
+      idle: 15,
+    },
+  );
+  const pids = new Set<number>();
+  for (let round = 0; round < 12; round++) {
+    // Each comes about when the one before is let go of.
+    await new Promise((rest) => setTimeout(rest, 10 + round));
+    pids.add((await hasty.run({ does: "answer", value: round })).pid);
+  }
+  expect(pids.size).toBeGreaterThan(1);
+  await hasty.close();
+}, 30_000);

@@ -24,6 +24,8 @@ interface PoolLimits {
   readonly megabytes: number;
   /** Tasks that may wait. */
   readonly queue: number;
+  /** Milliseconds after which an idle process ends that need not be ready; half a minute unless told. */
+  readonly idle?: number;
 }
 
 interface Job<Task, Result> {
@@ -155,8 +157,12 @@ export class ProcessPool<Task, Result> {
     this.next();
     if (!this.idle.includes(child) || this.idle.length <= this.limits.ready) return;
     setTimeout(() => {
-      if (this.idle.includes(child) && this.idle.length > this.limits.ready) child.kill();
-    }, IDLE).unref();
+      const at = this.idle.indexOf(child);
+      if (at < 0 || this.idle.length <= this.limits.ready) return;
+      // From now on it is given nothing to do.
+      this.idle.splice(at, 1);
+      child.kill();
+    }, this.limits.idle ?? IDLE).unref();
   }
 
   /** Whether a process takes more memory than it may; where the system does not tell, its heap's limit has to do. */

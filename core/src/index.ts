@@ -163,6 +163,7 @@ export * from "./design/takeIn";
 export * from "./design/groups";
 export { type PartGroup } from "./design/groupFields";
 export * from "./design/starter";
+export * from "./make/fileName";
 export * from "./design/differences";
 export * from "./design/shelf/piece";
 export * from "./design/shelf/shelfFile";

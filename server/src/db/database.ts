@@ -35,10 +35,12 @@ export async function openDatabase({
 
 async function prepareFile(client: Client, db: Database, dataFolder: string): Promise<void> {
   try {
-    await client.execute("PRAGMA journal_mode = WAL");
     // Another process may be copying it.
     await client.execute("PRAGMA busy_timeout = 5000");
+    await client.execute("PRAGMA journal_mode = WAL");
   } catch (error) {
+    // What is only in use is not damaged.
+    if (error instanceof Error && "code" in error && String(error.code).startsWith("SQLITE_BUSY")) throw error;
     throw damaged(dataFolder, error instanceof Error ? error.message : String(error));
   }
   const trouble = await databaseTrouble(db);

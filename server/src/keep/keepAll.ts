@@ -1,7 +1,6 @@
 import { strToU8, Zip, ZipDeflate } from "fflate";
-import { parseDesign, writeShelf } from "@twin-petal/core";
+import { fileName, parseDesign, writeShelf } from "@twin-petal/core";
 import type { DesignStore } from "../db/designStore";
-import { fileName } from "../fileName";
 import { KEPT_FORMAT, LIST_NAME, SHELF_NAME, type KeptDesign, type KeptList } from "./keptFile";
 
 /**

@@ -1,6 +1,5 @@
 import { Router, type Request } from "express";
-import { FORMATS, USUAL_OPTIONS, type MakeOptions } from "@twin-petal/core";
-import { fileName } from "../fileName";
+import { fileName, FORMATS, USUAL_OPTIONS, type MakeOptions } from "@twin-petal/core";
 import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
 import { designIn, takeBody } from "./designBody";

@@ -1,7 +1,7 @@
 import { toast } from "sonner";
-import { writeDesign, type Design, type MakeOptions } from "@twin-petal/core";
+import { fileName, writeDesign, type Design, type MakeOptions } from "@twin-petal/core";
 import { messageOf } from "@/api/http";
-import { download, fileName } from "@/ui/download";
+import { download } from "@/ui/download";
 import { startMaker } from "@/workers/start";
 
 /** Work that takes longer than this shows that it is under way, milliseconds. */

@@ -7,13 +7,3 @@ export function download(file: Blob, name: string): void {
   // The browser reads the file after the click; a minute is more than it needs.
   window.setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
 }
-
-/** A name every system can keep a file under. */
-export function fileName(name: string): string {
-  return (
-    name
-      .replace(/[^\p{L}\p{N} _-]+/gu, "")
-      .trim()
-      .slice(0, 80) || "design"
-  );
-}

@@ -1,5 +1,4 @@
-import { writeDesign, type Design } from "@twin-petal/core";
-import { fileName } from "@/ui/download";
+import { fileName, writeDesign, type Design } from "@twin-petal/core";
 import { startMaker } from "@/workers/start";
 
 /** The file a device is sent; rejects in words. */

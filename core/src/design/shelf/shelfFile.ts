@@ -23,11 +23,6 @@ export function writeShelf(pieces: readonly ShelfPiece[]): string {
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 
-/** Whether data says that it is a shelf's file; it may be wrong otherwise. */
-export function isShelfFile(data: unknown): boolean {
-  return isRecord(data) && typeof data.format === "string" && data.format.startsWith("twin-petal-shelf/");
-}
-
 /** Reads a shelf's file from plain data. Pieces that are right are given even where others are wrong. */
 export function readShelf(data: unknown): ReadShelf {
   if (!isRecord(data) || data.format !== SHELF_FORMAT) {

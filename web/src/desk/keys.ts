@@ -85,14 +85,16 @@ const LAYERS = {
 /** Frames a layer may take to appear. */
 const PATIENCE = 60;
 
-/** Gives the keys to something that appears with one of the next frames, unless they have gone elsewhere meanwhile. */
-function focusWhenThere(id: string, before = document.activeElement, frames = PATIENCE): void {
+/** Where keys that went there meanwhile are left. */
+const KEEPS_KEYS = "[role=menu], [role=dialog], input, textarea";
+
+/** Gives the keys to something that appears with one of the next frames, unless they are wanted elsewhere by then. */
+function focusWhenThere(id: string, frames = PATIENCE): void {
   requestAnimationFrame(() => {
-    const now = document.activeElement;
-    if (now !== before && now !== document.body) return;
+    if (document.activeElement?.closest(KEEPS_KEYS)) return;
     const target = document.getElementById(id);
     if (target) target.focus();
-    else if (frames > 0) focusWhenThere(id, before, frames - 1);
+    else if (frames > 0) focusWhenThere(id, frames - 1);
   });
 }
 

@@ -24,7 +24,7 @@ export * from "./make/embedded";
 export * from "./make/format";
 export * from "./make/list";
 export * from "./geometry/pathData";
-export { makePng, MOST_PIXELS, pixelsOf, pngOfScene, RESOLUTIONS, tooManyPixels } from "./make/png";
+export { makePng, MOST_PIXELS, pixelsOf, pngOfScene, RESOLUTIONS } from "./make/png";
 export { imagesOfDesign } from "./make/images/imagesWithin";
 export { makeSvg, svgOfScene } from "./make/svg/svg";
 export * from "./design/uses";

@@ -171,7 +171,7 @@ describe("the design file", () => {
           },
         ],
       },
-      "parts[0].rules",
+      "parts[0].rules[0].count",
       "200,500 copies",
     ],
     [

@@ -1,4 +1,5 @@
 import { straight } from "../geometry/cubic";
+import { spend } from "../geometry/effort";
 import { flattenPath } from "../geometry/flatten";
 import { apply, rotation } from "../geometry/matrix";
 import { insideAt } from "../geometry/insideAt";
@@ -6,6 +7,9 @@ import { subpathOf, transformPath, type Path, type Subpath } from "../geometry/p
 
 /** Chords of the area that is hatched stay so near to its curves, millimetres. */
 const FINE = 0.005;
+
+/** What an edge takes to be looked at for a row. */
+const SECONDS_AN_EDGE = 20e-9;
 
 /**
  * Straight rows across an area (filled by the nonzero rule), at a direction in degrees from level, clockwise, and a
@@ -18,6 +22,7 @@ export function hatchOf(area: Path, angle: number, spacing: number): Subpath[] {
   const back = rotation(angle);
   const rows: Subpath[] = [];
   const count = Math.floor((bottom - top) / spacing);
+  spend(Math.max(0, count) * heights.length * SECONDS_AN_EDGE);
   // As much room above the first row as below the last.
   const first = top + (bottom - top - Math.max(0, count - 1) * spacing) / 2;
   for (let row = 0; row < count; row++) {

@@ -5,7 +5,7 @@ import { offsetPath } from "../geometry/offset/offset";
 import { toDegrees } from "../geometry/angle";
 import { arcSegments } from "../geometry/arc";
 import { areaOfPath, segmentsOf, subpathOf, type Path, type Subpath } from "../geometry/path";
-import { measurePath } from "../geometry/pathLength";
+import { measurePath, nodeLengths } from "../geometry/pathLength";
 import { distance, type Point } from "../geometry/point";
 import { begunAt, stretchOf } from "../geometry/stretchOf";
 import type { Stretch } from "./bridges";
@@ -35,18 +35,12 @@ export function kerfed(run: Subpath, level: number, kerf: number): Path {
 
 /** Where along a closed run it is best entered between two places: at the node that makes the way there and on shortest. */
 export function entryOf(run: Subpath, before: Point, after: Point | null): number {
-  let [length, best, at] = [0, Infinity, 0];
-  const lengths = segmentLengths(run);
+  let [best, node] = [Infinity, 0];
   segmentsOf(run).forEach(([start], index) => {
     const way = distance(before, start) + (after ? distance(start, after) : 0);
-    if (way < best - 1e-9) [best, at] = [way, length];
-    length += lengths[index] ?? 0;
+    if (way < best - 1e-9) [best, node] = [way, index];
   });
-  return at;
-}
-
-function segmentLengths(run: Subpath): number[] {
-  return segmentsOf(run).map((cubic) => measurePath(subpathOf([cubic], false)).length);
+  return nodeLengths(run)[node] ?? 0;
 }
 
 /**

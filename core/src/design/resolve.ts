@@ -1,6 +1,6 @@
 import type { Scope } from "../formula/compile";
 import { resolveNumbers, scopeOf } from "../formula/numbers";
-import { MOST_COPIES } from "../fields/most";
+import { MOST_COPIES, MOST_COPIES_IN_ALL } from "../fields/most";
 import { resolvePlace } from "../fields/place";
 import { Resolver } from "../fields/resolver";
 import type { Motif } from "../fields/stored";
@@ -9,6 +9,7 @@ import { facePainting } from "../finish/paint";
 import { motifOf } from "../motif/list";
 import type { PlacedMotif } from "../motif/placedMotif";
 import type { ActiveRule } from "../rules/compose";
+import { mostCopying } from "../rules/mostCopying";
 import type { Design } from "./design";
 import { groupProblems, groupsAround, membersOfGroups } from "./groups";
 import { guide } from "./guides/list";
@@ -34,6 +35,7 @@ export function resolveDesign(design: Design): ResolvedDesign {
     return { ...resolvePart(one, designResolver(scopeOf(numbers.values), palette), path), groups, ...(isTool && TOOL) };
   });
   checkUses(parts);
+  checkAllCopies(parts);
   const ownProblems = [...numbers.problems, ...groupProblems(design), ...resolver.problems];
   const problems = [...ownProblems, ...parts.flatMap((one) => one.problems)];
   return { sheet, making, guides, parts, numbers: numbers.values, ownProblems, problems };
@@ -60,7 +62,7 @@ function resolvePart(stored: Part, resolver: Resolver, path: string): Omit<Resol
   const { id, name, role, visible, oneEach, at, motif, standsBy, cutouts, rules, join, finish, solid, cut, stitch } =
     part.resolve(stored, resolver, path);
   const active = rules.flatMap(({ on, prepared }, number) => (on ? [{ number, prepared }] : []));
-  checkCopies(active, resolver, `${path}.rules`);
+  checkCopies(active, resolver, path);
   return {
     id,
     name,
@@ -87,7 +89,25 @@ function resolvePart(stored: Part, resolver: Resolver, path: string): Omit<Resol
 
 function checkCopies(rules: readonly ActiveRule[], resolver: Resolver, path: string): void {
   const copies = rules.reduce((product, { prepared }) => product * prepared.copies, 1);
-  if (copies <= MOST_COPIES) return;
-  const notes = copies.toLocaleString("en");
-  resolver.report(path, `make ${notes} copies together; a part has at most 200,000: lower a count`);
+  const driver = mostCopying(rules);
+  if (copies <= MOST_COPIES || !driver) return;
+  const [many, most] = [copies.toLocaleString("en"), MOST_COPIES.toLocaleString("en")];
+  resolver.report(
+    `${path}.${driver.field}`,
+    `makes ${many} copies together with the other rules; a part has at most ${most}: lower a count`,
+  );
+}
+
+/** All parts together have no more copies than can be painted; told at the part that has most. */
+function checkAllCopies(parts: readonly ResolvedPart[]): void {
+  const copiesOf = ({ rules }: ResolvedPart) => rules.reduce((product, { prepared }) => product * prepared.copies, 1);
+  const all = parts.reduce((sum, own) => sum + copiesOf(own), 0);
+  const [first, ...others] = parts;
+  if (all <= MOST_COPIES_IN_ALL || !first) return;
+  const largest = others.reduce((most, own) => (copiesOf(own) > copiesOf(most) ? own : most), first);
+  const [many, most] = [all.toLocaleString("en"), MOST_COPIES_IN_ALL.toLocaleString("en")];
+  largest.report(
+    mostCopying(largest.rules)?.field ?? "",
+    `makes most of ${many} copies in all parts together; a design has at most ${most}: lower a count`,
+  );
 }

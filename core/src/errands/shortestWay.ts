@@ -1,3 +1,4 @@
+import { spend } from "../geometry/effort";
 import type { Point } from "../geometry/point";
 import { randomFrom } from "../geometry/random";
 import type { Errand, Visit } from "./errand";
@@ -16,6 +17,8 @@ const EXCHANGES = 2;
 const MOST_EXCHANGES = 24_000;
 /** Errands looked at between two calls of the listener. */
 const HEARD_EVERY = 64;
+/** What an errand takes to be done at the best time. */
+const SECONDS_AN_ERRAND = 0.4e-3;
 /** A gain less than this is rounding, millimetres. */
 const GAIN = 1e-7;
 
@@ -26,6 +29,7 @@ const GAIN = 1e-7;
  */
 export function shortestWay(errands: readonly Errand[], start: Point, listen: Listener = () => true): Visit[] {
   if (errands.length === 0) return [];
+  spend(errands.length * SECONDS_AN_ERRAND);
   const way = new Way(errands, start, nearestFirst(errands, start));
   way.improve(listen);
   return way.visits();

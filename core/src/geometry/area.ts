@@ -1,8 +1,9 @@
 import { at } from "./at";
 import { boxOfPoints, growBox, meets, type Box } from "./box";
+import { spend } from "./effort";
 import { flattenPath } from "./flatten";
 import { once } from "./once";
-import { boxOfPath, type Path } from "./path";
+import { boxOfPath, coordinatesOf, type Path } from "./path";
 import type { Point } from "./point";
 import { windingOf, type Chord } from "./winding";
 
@@ -20,17 +21,22 @@ export interface Area {
 
 /** Flattened to this, millimetres. */
 const FINE = 0.01;
-const ROWS = 256;
+/** Rows at most; a small area has as many as chords. */
+const MOST_ROWS = 256;
+/** What an area takes for each number its outlines are written with. */
+const SECONDS_A_NUMBER = 2e-6;
 
 /** The area a path encloses by the nonzero rule; open runs are closed by a straight line. Chords are kept by level rows. */
 export function areaWithin(path: Path): Area {
+  spend(coordinatesOf(path) * SECONDS_A_NUMBER);
   const chords = flattenPath(path, FINE).flatMap((points) =>
     points.map((from, index): Chord => [from, points[(index + 1) % points.length] ?? from]),
   );
+  const rowCount = Math.max(1, Math.min(MOST_ROWS, chords.length));
   const box = boxOfPath(path);
   const height = Math.max(1e-9, box.bottom - box.top);
-  const rowOf = (y: number) => Math.min(ROWS - 1, Math.max(0, Math.floor(((y - box.top) / height) * ROWS)));
-  const rows: Chord[][] = Array.from({ length: ROWS }, () => []);
+  const rowOf = (y: number) => Math.min(rowCount - 1, Math.max(0, Math.floor(((y - box.top) / height) * rowCount)));
+  const rows: Chord[][] = Array.from({ length: rowCount }, () => []);
   for (const chord of chords) {
     const [top, bottom] = [chord[0].y, chord[1].y].sort((a, b) => a - b);
     for (let row = rowOf(top ?? 0); row <= rowOf(bottom ?? 0); row++) rows[row]?.push(chord);

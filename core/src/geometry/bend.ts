@@ -1,4 +1,5 @@
 import { atEvenPace, derivativeAt, isStraight, pieceOf, pointAt, type Cubic } from "./cubic";
+import { spend } from "./effort";
 import type { MeasuredLine } from "./line";
 import { segmentsOf, subpathOf, type Path } from "./path";
 import type { PlaceOnPath } from "./pathLength";
@@ -6,6 +7,8 @@ import type { Point } from "./point";
 
 /** A bent segment stays this near to the true one, millimetres. */
 const NEAR = 0.01;
+/** What a piece takes that is bent. */
+const SECONDS_A_PIECE = 45e-6;
 /** Halvings at most; a corner of the line cannot be smoothed away. */
 const DEEPEST = 8;
 
@@ -33,6 +36,7 @@ function bendSegment(
   placeAt: (point: Point) => PlaceOnPath,
   depth: number,
 ): Cubic[] {
+  spend(SECONDS_A_PIECE);
   const bent = hermite(segment, from, to);
   const middle = pointAt(segment, 0.5);
   const between = placeAt(middle);

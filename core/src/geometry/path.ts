@@ -50,6 +50,11 @@ export function segmentsOf({ coordinates }: Subpath): Cubic[] {
   return segments;
 }
 
+/** How many numbers an outline is written with. */
+export function coordinatesOf(path: Path): number {
+  return path.reduce((sum, { coordinates }) => sum + coordinates.length, 0);
+}
+
 /** An outline carried by a map. */
 export function transformPath(path: Path, matrix: Matrix): Path {
   const [a, b, c, d, e, f] = matrix;

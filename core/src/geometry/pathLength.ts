@@ -37,16 +37,32 @@ export interface MeasuredPath {
   at: (length: number) => PlaceOnPath;
 }
 
+interface MeasuredSegment {
+  readonly cubic: Cubic;
+  readonly lengths: readonly number[];
+}
+
+/** Runs are measured again and again by whoever goes along them, and never change. */
+const measured = new WeakMap<Subpath, readonly MeasuredSegment[]>();
+
+function measuredSegments(subpath: Subpath): readonly MeasuredSegment[] {
+  const known = measured.get(subpath);
+  if (known) return known;
+  const segments = segmentsOf(subpath).map((cubic) => ({ cubic, lengths: lengthsOf(cubic) }));
+  measured.set(subpath, segments);
+  return segments;
+}
+
 /** The lengths at which a run's nodes stand, from 0 to its whole length. */
 export function nodeLengths(subpath: Subpath): number[] {
-  const lengths = [0];
-  for (const cubic of segmentsOf(subpath)) lengths.push((lengths.at(-1) ?? 0) + (lengthsOf(cubic).at(-1) ?? 0));
-  return lengths;
+  const nodes = [0];
+  for (const { lengths } of measuredSegments(subpath)) nodes.push((nodes.at(-1) ?? 0) + (lengths.at(-1) ?? 0));
+  return nodes;
 }
 
 /** The run cut into pieces at the given lengths, ascending from 0 to its whole length: one segment between each two. */
 export function cutAtLengths(subpath: Subpath, cuts: readonly number[]): Cubic[] {
-  const segments = segmentsOf(subpath).map((cubic) => ({ cubic, lengths: lengthsOf(cubic) }));
+  const segments = measuredSegments(subpath);
   const nodes = nodeLengths(subpath);
   return cuts.slice(1).map((to, index) => {
     const from = cuts[index] ?? 0;
@@ -68,7 +84,7 @@ export function cutAtLengths(subpath: Subpath, cuts: readonly number[]): Cubic[]
 
 /** Measures a run of cubic segments by its arc length. */
 export function measurePath(subpath: Subpath): MeasuredPath {
-  const segments = segmentsOf(subpath).map((cubic) => ({ cubic, lengths: lengthsOf(cubic) }));
+  const segments = measuredSegments(subpath);
   const starts: number[] = [];
   let total = 0;
   for (const { lengths } of segments) {

@@ -2,15 +2,16 @@ import { sizingMatrices, unsized } from "../rules/standing";
 import type { Bands, JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import type { ResolvedJoin } from "./joinFields";
-import { cutAs, type JoinLimits } from "./joinLimits";
+import { cutAs } from "./joinLimits";
 import { joinOf } from "./list";
 import { withOffsets } from "./offsets";
 
-/** Whether a join changes anything. */
-export function isJoined(join: Pick<ResolvedJoin, "mode" | "dropDoubled" | "offset">, limits: JoinLimits): boolean {
-  const { mode, dropDoubled, offset } = join;
-  const limited = limits.taken !== null || limits.kept !== null;
-  return !joinOf(mode).leavesCopies || dropDoubled || limited || offset !== null;
+/** Whether a join changes anything; `isLimited` where other parts take something away or keep it. */
+export function isJoined(
+  { mode, dropDoubled, offset }: Pick<ResolvedJoin, "mode" | "dropDoubled" | "offset">,
+  isLimited: boolean,
+): boolean {
+  return !joinOf(mode).leavesCopies || dropDoubled || isLimited || offset !== null;
 }
 
 /** Joins copies. The geometry engine must have been loaded. */

@@ -4,6 +4,7 @@ import { list } from "../fields/list";
 import { MOST_BY_HAND, MOST_WOVEN } from "../fields/most";
 import { number } from "../fields/number";
 import { text } from "../fields/text";
+import { OUTLINE_EFFORT, spendOnOutlines } from "../geometry/effortOfOutlines";
 import type { Path } from "../geometry/path";
 import { widestOf, type LineShape } from "../geometry/strip/lineShape";
 import { NO_LINE, type Piece } from "../motif/drawing";
@@ -43,6 +44,7 @@ export const weave = defineJoin({
 
 function interlaced(composed: Composed, weave: WeaveValues, { filled, line }: Bands, limits: JoinLimits): JoinedCopies {
   const outlines = copyOutlines(composed);
+  spendOnOutlines(outlines, OUTLINE_EFFORT.woven);
   const bands = filled && outlines.some((path) => path.some(({ closed }) => closed));
   if (bands) return joined(composed, bandShapes(outlines, weave, limits));
   if (!line || widestOf(line) <= 0) {

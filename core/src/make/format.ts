@@ -1,5 +1,6 @@
 import type { CutPlan } from "../cut/plan";
 import type { Size } from "../geometry/size";
+import type { DrawnSize } from "../scene/drawnSize";
 import type { Design } from "../design/design";
 import type { PrintLayout } from "../print/layout";
 import type { StitchPlan } from "../stitch/plan";
@@ -52,6 +53,8 @@ export interface FormatTraits<S extends Subject> {
   offered?: (design: Design) => boolean;
   /** Why this cannot be made with these options, or null. */
   refuses?: (subject: S, options: MakeOptions) => string | null;
+  /** About how many seconds it takes on a usual machine, beside what computing the design does; next to none where left out. */
+  seconds?: (drawn: DrawnSize, subject: S, options: MakeOptions) => number;
   /** What is not as the format would best have it, in words. */
   notes?: (subject: S, options: MakeOptions) => readonly string[];
   /** The file's text or bytes, of what it is made from and its options. */

@@ -24,6 +24,7 @@ import {
   type StitchFormat,
 } from "./format";
 import { lineArtOf } from "./lineArt";
+import { plannedInTime, tooLong } from "./makingSeconds";
 import { subjectOf, type Subject } from "./subject";
 
 /** Where a host finds what making files needs beside what drawing does. */
@@ -58,10 +59,15 @@ export async function makeFile(
   const whole = subjectOf(wanted);
   if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
   const subject = flattened(whole, format, asked);
-  const refusal = format.refuses?.(subject, asked) ?? null;
+  const refusal = refusalOf(subject, format, asked);
   if (refusal !== null) return { refusal };
   if (format.needsRasteriser?.(subject)) await loadRasteriser(host.rasteriser);
   return { file: await format.make(subject, asked), notes: format.notes?.(subject, asked) ?? [] };
+}
+
+/** Why a format does not make something, or would take too long. */
+function refusalOf<S extends Subject>(subject: S, format: FormatTraits<S>, asked: MakeOptions): string | null {
+  return format.refuses?.(subject, asked) ?? tooLong(subject, format, asked);
 }
 
 /** The same of what stands up, as finely as asked or as the design says. */
@@ -84,7 +90,7 @@ async function makeSolid(design: Design, format: SolidFormat, asked: MakeOptions
 async function makePrint(design: Design, format: PrintFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
   const subject = await printSubject(design, host);
   if ("problems" in subject) return subject;
-  const refusal = format.refuses?.(subject, asked) ?? null;
+  const refusal = refusalOf(subject, format, asked);
   if (refusal !== null) return { refusal };
   if (format.needsRasteriser?.(subject)) await loadRasteriser(host.rasteriser);
   return { file: await format.make(subject, asked), notes: format.notes?.(subject, asked) ?? [] };
@@ -109,7 +115,9 @@ export async function printSubject(
 async function makeCut(design: Design, format: CutFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
   const whole = await withGeometry(design, host);
   if ("problems" in whole) return whole;
-  const plan = planCut(whole.scene);
+  const planned = plannedInTime(whole, () => planCut(whole.scene));
+  if ("refusal" in planned) return planned;
+  const { plan } = planned;
   if (plan.strokes.length === 0)
     return { refusal: `“${design.name}” has nothing to cut: show a part that is cut, scored, engraved or drawn` };
   return madeOf({ ...whole, plan }, format, asked);
@@ -119,7 +127,9 @@ async function makeCut(design: Design, format: CutFormat, asked: MakeOptions, ho
 async function makeStitches(design: Design, format: StitchFormat, asked: MakeOptions, host: MakeHost): Promise<Made> {
   const whole = await withGeometry(design, host);
   if ("problems" in whole) return whole;
-  const plan = planStitches(whole.scene);
+  const planned = plannedInTime(whole, () => planStitches(whole.scene));
+  if ("refusal" in planned) return planned;
+  const { plan } = planned;
   if (plan.how.length === 0)
     return { refusal: `“${design.name}” has nothing to sew: show a part that has a fill, a line or stitches` };
   return madeOf({ ...whole, plan }, format, asked);
@@ -137,7 +147,7 @@ async function withGeometry(
 
 /** What a format makes of its subject, unless it refuses. */
 async function madeOf<S extends Subject>(subject: S, format: FormatTraits<S>, asked: MakeOptions): Promise<Made> {
-  const refusal = format.refuses?.(subject, asked) ?? null;
+  const refusal = refusalOf(subject, format, asked);
   if (refusal !== null) return { refusal };
   return { file: await format.make(subject, asked), notes: format.notes?.(subject, asked) ?? [] };
 }

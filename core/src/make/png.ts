@@ -1,9 +1,12 @@
 import { rasterise } from "../engines/rasteriser";
 import type { Box } from "../geometry/box";
+import type { Size } from "../geometry/size";
 import type { Scene } from "../scene/scene";
 import type { FlatFormat } from "./format";
 import { seamsOf, withoutSeams } from "../scene/seams/withoutSeams";
 import { withPhysicalSize } from "./physicalSize";
+import { withOneOutlines } from "../scene/oneOutline";
+import { pictureSeconds } from "./pictureSeconds";
 import { svgOfScene } from "./svg/svg";
 
 /** Millimetres an inch. */
@@ -12,6 +15,8 @@ export const MILLIMETRES_PER_INCH = 25.4;
 export const RESOLUTIONS = [96, 150, 300, 600] as const;
 /** Pixels a picture may have on its longer side. */
 export const MOST_PIXELS = 16_384;
+/** Pixels a picture may have altogether. */
+const MOST_PIXELS_IN_ALL = 100_000_000;
 
 /** Pixels on the sheet's longer side at a resolution. */
 export function pixelsOf(millimetres: number, dpi: number): number {
@@ -19,12 +24,21 @@ export function pixelsOf(millimetres: number, dpi: number): number {
 }
 
 /** Why a picture of so many millimetres cannot be made at a resolution; null where it can. */
-export function tooManyPixels(millimetres: number, dpi: number): string | null {
-  const pixels = pixelsOf(millimetres, dpi);
-  if (pixels <= MOST_PIXELS) return null;
-  const most = Math.floor((MOST_PIXELS / pixels) * dpi);
-  const offered = RESOLUTIONS.filter((own) => own <= most).at(-1) ?? most;
-  return `at ${dpi} dpi the picture would be ${pixels} pixels long; at most ${MOST_PIXELS} can be made: use ${offered} dpi`;
+export function tooManyPixels({ width, height }: Size, dpi: number): string | null {
+  const [across, down] = [pixelsOf(width, dpi), pixelsOf(height, dpi)];
+  if (Math.max(across, down) > MOST_PIXELS) {
+    const offered = resolutionUpTo((MOST_PIXELS / Math.max(across, down)) * dpi);
+    return `at ${dpi} dpi the picture would be ${Math.max(across, down)} pixels long; at most ${MOST_PIXELS} can be made: use ${offered} dpi`;
+  }
+  if (across * down <= MOST_PIXELS_IN_ALL) return null;
+  const offered = resolutionUpTo(Math.sqrt(MOST_PIXELS_IN_ALL / (across * down)) * dpi);
+  const [many, most] = [across * down, MOST_PIXELS_IN_ALL].map((pixels) => Math.round(pixels / 1e6));
+  return `at ${dpi} dpi the picture would have ${many} million pixels; at most ${most} million can be made: use ${offered} dpi`;
+}
+
+/** The finest of the offered resolutions that is no finer than told. */
+function resolutionUpTo(dpi: number): number {
+  return RESOLUTIONS.filter((own) => own <= dpi).at(-1) ?? Math.max(1, Math.floor(dpi));
 }
 
 /** The scene as a PNG, `width` pixels across. The rasteriser must have been loaded. */
@@ -39,7 +53,7 @@ export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<
   const imageDpi = (width / across) * MILLIMETRES_PER_INCH;
   // Whole pixels each way: a last row half covered would be a seam.
   const pixels = { width, height: Math.max(1, Math.round((width * down) / across)) };
-  const painted = withoutSeams(scene, seamsOf(scene), across / width);
+  const painted = withOneOutlines(withoutSeams(scene, seamsOf(scene), across / width));
   const svg = svgOfScene(painted, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels });
   const picture = rasterise(svg, width, ({ png }) => png());
   return withPhysicalSize(picture, (width / across) * 1_000, (pixels.height / down) * 1_000);
@@ -52,6 +66,7 @@ export const png: FlatFormat = {
   kind: "picture",
   options: ["dpi", "lineArt"],
   needsRasteriser: () => true,
-  refuses: ({ scene: { sheet } }, { dpi }) => tooManyPixels(Math.max(sheet.width, sheet.height), dpi),
+  refuses: ({ scene: { sheet } }, { dpi }) => tooManyPixels(sheet, dpi),
+  seconds: (_, { scene }, { dpi }) => pictureSeconds(scene, pixelsOf(scene.sheet.width, dpi)),
   make: ({ scene }, { dpi }) => makePng(scene, pixelsOf(scene.sheet.width, dpi)),
 };

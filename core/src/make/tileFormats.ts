@@ -4,10 +4,13 @@ import { RULES } from "../rules/list";
 import { changesWithin } from "../finish/paint";
 import type { FlatFormat } from "./format";
 import { hasRestImages } from "./images/imagesWithin";
+import { secondsFor } from "./makingSeconds";
+import { pictureSeconds } from "./pictureSeconds";
+import { drawnSizeOfScene } from "../scene/drawnSize";
 import type { Subject } from "./subject";
 import type { Box } from "../geometry/box";
 import { pixelsOf, pngOfScene, tooManyPixels } from "./png";
-import { svgOfScene } from "./svg/svg";
+import { SVG_SECONDS, svgOfScene } from "./svg/svg";
 import { tileOfScene, type Tile } from "./tile";
 import { tilePixels } from "./tilePixels";
 
@@ -61,6 +64,7 @@ export const tileSvg: FlatFormat = {
   offered: isRepeated,
   refuses: (subject) => refusalOf(tileOf(subject)),
   notes: changed,
+  seconds: (_, subject) => secondsFor(drawnSizeOfScene(tileIn(subject).scene), SVG_SECONDS),
   make(subject, { dpi }) {
     const { scene, frame } = tileIn(subject);
     const { name, sheet } = subject.design;
@@ -98,7 +102,11 @@ export const tilePng: FlatFormat = {
     const tile = tileOf(subject);
     if (typeof tile === "string") return tile;
     const { left, top, right, bottom } = tile.frame;
-    return tooManyPixels(Math.max(right - left, bottom - top), dpi);
+    return tooManyPixels({ width: right - left, height: bottom - top }, dpi);
+  },
+  seconds: (_, subject, { dpi }) => {
+    const { scene, frame } = tileIn(subject);
+    return pictureSeconds(scene, pixelsIn(frame, dpi).width);
   },
   notes: (subject, { dpi }) => [...changed(subject), ...otherResolution(tileIn(subject), dpi)],
   make(subject, { dpi }) {

@@ -109,6 +109,8 @@ export interface PreparedRule {
   readonly key: string;
   /** How many transforms it has; the most it can have where that depends on what it meets. */
   readonly copies: number;
+  /** The field that says how many; empty for a rule whose numbers make no more copies. */
+  readonly drivenBy: string;
   /** Ids of the parts it follows. */
   readonly uses: readonly string[];
   /** Ids of the parts whose paint it takes too. */
@@ -160,6 +162,8 @@ interface RuleParts<T> {
   again?: (before: StoredFields) => FieldChanges;
   readonly leads?: string;
   copies: (values: T) => number;
+  /** The field that says how many copies it makes, where that is not `count`. */
+  readonly drivenBy?: string;
   transforms: (values: T, group: Group) => Transforms;
   adjust?: (values: T, placements: Placements) => Placements;
   uses?: (values: T) => readonly string[];
@@ -197,6 +201,7 @@ export function defineRule<T extends object>(parts: RuleParts<T>): RuleDefinitio
       return {
         key: JSON.stringify([parts.kind, parts.key?.(values) ?? values]),
         copies: parts.copies(values),
+        drivenBy: parts.drivenBy ?? ("count" in parts.fields ? "count" : ""),
         uses: parts.uses?.(values) ?? [],
         paintFrom: parts.paintFrom?.(values) ?? [],
         needs: { fonts: [], geometryEngine: false, ...parts.needs?.(values) },

@@ -63,6 +63,7 @@ export const grid = defineRule<GridValues>({
     alternate: record({ columns: choice(ALTERNATIONS, "none"), rows: choice(ALTERNATIONS, "none") }),
     group: choice(GROUPS, "none"),
   },
+  drivenBy: "columns",
   copies: (values) => (values.fill === "" ? columnsOf(values).count * rowsOf(values).count : 1) * imagesOf(values),
   uses: ({ fill }) => (fill === "" ? [] : [fill]),
   transforms(values, group) {

@@ -12,12 +12,13 @@ import type { Box } from "../geometry/box";
 import type { Matrix } from "../geometry/matrix";
 import { ORIGIN, type Point } from "../geometry/point";
 import { areaWithin } from "../geometry/area";
+import { spend } from "../geometry/effort";
 import { randomFrom } from "../geometry/random";
 import { defineRule, type Group } from "./definition";
 import { standing } from "./facing";
 import { packMatrices } from "./pack";
 import { scatterPoints } from "./scatterPoints";
-import { footprintOf, liesOff, liesWithin } from "./wholeWithin";
+import { AreasNear, footprintOf, liesWithin } from "./wholeWithin";
 
 interface Range {
   readonly from: number;
@@ -43,6 +44,8 @@ type Keeping = (typeof KEEPING)[number];
 const ANGLE: Limits = { min: -3_600, max: 3_600, whole: false };
 const SIZE: Limits = { min: 0.001, max: 1_000, whole: false };
 const MOST_AVOIDED = 50;
+/** What a copy that stands as a whole takes for each of its chords. */
+const SECONDS_A_CHORD = 8e-6;
 
 /** Copies strewn by a seed over the sheet or a part's area, at least a gap apart, each turned and sized by chance. */
 export const scatter = defineRule<ScatterValues>({
@@ -84,6 +87,7 @@ export const scatter = defineRule<ScatterValues>({
       allows(point) {
         if (!stands.foot(point)) return false;
         if (!stands.whole) return true;
+        spend(stands.seconds);
         const matrix = standing(point, pick(turn), pick(size));
         drawn.set(point, matrix);
         return stands.whole(matrix);
@@ -103,6 +107,8 @@ interface Places {
   readonly box: Box;
   foot: (point: Point) => boolean;
   readonly whole: ((matrix: Matrix) => boolean) | null;
+  /** What it takes to look at a whole, seconds. */
+  readonly seconds: number;
 }
 
 function placesFor({ region, avoid, keeping, within }: ScatterValues, group: Group): Places {
@@ -110,13 +116,14 @@ function placesFor({ region, avoid, keeping, within }: ScatterValues, group: Gro
   const area = areaWithin((region === SHEET ? surroundings.sheet() : surroundings.areaOf(region)) ?? []);
   const avoided = keeping === "foot" ? avoid.map((id) => areaWithin(surroundings.areaOf(id) ?? [])) : [];
   const painted = keeping === "whole" ? avoid.flatMap((id) => surroundings.paintedOf(id).map(areaWithin)) : [];
+  const around = new AreasNear(painted);
   const foot = (point: Point) => area.contains(point) && !avoided.some((own) => own.contains(point));
-  if (keeping === "foot" && within === "foot") return { box: area.box, foot, whole: null };
+  if (keeping === "foot" && within === "foot") return { box: area.box, foot, whole: null, seconds: 0 };
   const footprint = footprintOf(group.outline(), group.reach);
   const whole = (matrix: Matrix) =>
-    (within === "foot" || liesWithin(footprint, area, matrix)) &&
-    painted.every((own) => liesOff(footprint, own, matrix));
-  return { box: area.box, foot, whole };
+    (within === "foot" || liesWithin(footprint, area, matrix)) && around.areLeftFree(footprint, matrix);
+  const seconds = footprint.chords.length * SECONDS_A_CHORD;
+  return { box: area.box, foot, whole, seconds };
 }
 
 function isEnds(stored: unknown): stored is readonly NumberValue[] {

@@ -1,5 +1,6 @@
 import { at } from "../geometry/at";
 import type { Box } from "../geometry/box";
+import { spend } from "../geometry/effort";
 import type { Point } from "../geometry/point";
 import { SquareLists } from "../geometry/squareLists";
 
@@ -7,6 +8,8 @@ import { SquareLists } from "../geometry/squareLists";
 const DARTS = 6;
 /** Tries around a point before it is given up (Bridson 2007). */
 const TRIES = 30;
+/** What a try takes. */
+const SECONDS_A_TRY = 0.5e-6;
 
 interface Scattering {
   readonly box: Box;
@@ -29,6 +32,7 @@ export function scatterPoints({ box, gap, count, random, allows }: Scattering): 
   const points: Point[] = [];
   const cells = cellsOver(box, gap);
   const take = (point: Point): boolean => {
+    spend(SECONDS_A_TRY);
     if (!cells.isFree(point) || !allows(point)) return false;
     cells.put(point);
     points.push(point);

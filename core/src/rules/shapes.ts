@@ -1,10 +1,15 @@
 import { at } from "../geometry/at";
+import { spend } from "../geometry/effort";
 import { IDENTITY } from "../geometry/matrix";
+import { coordinatesOf, type Path } from "../geometry/path";
 import { redrawnPiece } from "../motif/drawing";
 import type { Reshape } from "./definition";
 import { matrixAt, type Placements } from "./placements";
 import { movedShape, type Shape } from "./shape";
 import { sizesOf, unsized } from "./standing";
+
+/** What an outline of its own takes, for each of its coordinates: time, and the room it needs from then on. */
+const SECONDS_A_NUMBER = 0.5e-6;
 
 /** Outlines, and for each copy of a product the number of its own. */
 interface ShapedCopies {
@@ -54,8 +59,13 @@ function placed(shape: Shape, group: Placements, copy: number): Shape {
 }
 
 function reshaped({ path, pieces }: Shape, { outline, keepsPieces }: Reshape, j: number): Shape {
+  const redrawn = (own: Path) => {
+    const made = outline(own, j);
+    spend(coordinatesOf(made) * SECONDS_A_NUMBER);
+    return made;
+  };
   return {
-    path: outline(path, j),
-    pieces: pieces && keepsPieces ? pieces.map((piece) => redrawnPiece(piece, (own) => outline(own, j))) : null,
+    path: redrawn(path),
+    pieces: pieces && keepsPieces ? pieces.map((piece) => redrawnPiece(piece, redrawn)) : null,
   };
 }

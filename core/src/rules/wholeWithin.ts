@@ -1,3 +1,4 @@
+import Flatbush from "flatbush";
 import type { Area } from "../geometry/area";
 import { boxOfPoints, growBox, meets } from "../geometry/box";
 import { flattenPath } from "../geometry/flatten";
@@ -37,7 +38,7 @@ export function liesWithin(footprint: Footprint, area: Area, matrix: Matrix): bo
 }
 
 /** Whether none of it lies over an area where it is set down, and nothing of the area within it. */
-export function liesOff(footprint: Footprint, area: Area, matrix: Matrix): boolean {
+function liesOff(footprint: Footprint, area: Area, matrix: Matrix): boolean {
   const { chords, around, reach } = setDown(footprint, matrix);
   if (!area.bounds(around)) return chords.every(([from]) => !area.contains(from));
   if (!chords.every((chord) => !area.contains(chord[0]) && !isCrossed(chord, area, reach))) return false;
@@ -46,6 +47,28 @@ export function liesOff(footprint: Footprint, area: Area, matrix: Matrix): boole
     const isNear = meets(around, { left: x, top: y, right: x, bottom: y });
     return !isNear || windingOf(chords, { x, y }) === 0;
   });
+}
+
+/** The areas that something comes near where it is set down. */
+export class AreasNear {
+  private readonly index: Flatbush | null;
+
+  constructor(private readonly areas: readonly Area[]) {
+    const own = areas.length > 0 ? new Flatbush(areas.length) : null;
+    for (const { box } of areas) own?.add(box.left, box.top, box.right, box.bottom);
+    own?.finish();
+    this.index = own;
+  }
+
+  /** Whether it lies off all of them. */
+  areLeftFree(footprint: Footprint, matrix: Matrix): boolean {
+    if (!this.index) return true;
+    const { left, top, right, bottom } = setDown(footprint, matrix).around;
+    return this.index.search(left, top, right, bottom).every((area) => {
+      const own = this.areas[area];
+      return !own || liesOff(footprint, own, matrix);
+    });
+  }
 }
 
 function isCrossed(chord: Chord, area: Area, reach: number): boolean {

@@ -3,19 +3,19 @@ import type { Motif } from "../fields/stored";
 import { changesWithin, overOf, type Paint } from "../finish/paint";
 import { strokeAreas } from "../finish/line/strokeAreas";
 import { strokesAsAreas } from "../finish/line/strokesAsAreas";
-import { isEmpty, meets, type Box } from "../geometry/box";
+import { isEmpty } from "../geometry/box";
 import { IDENTITY, isSimilar, type Matrix, sizeOf, translation } from "../geometry/matrix";
 import { plainLine } from "../geometry/strip/lineShape";
 import { boxOfPath, transformPath, type Path } from "../geometry/path";
 import { pathData } from "../geometry/pathData";
-import { isSimple } from "../geometry/simple";
 import { drawnOfPath } from "../motif/drawn/drawnPath";
 import { toDrawnValues } from "../motif/drawn/nodes";
 import { pieceOutline, type Piece } from "../motif/drawing";
 import type { SvgShapeValue } from "../motif/svg/source";
-import { areaOfCopies, copyOutlines } from "../rules/copyOutlines";
+import { areaOfCopies } from "../rules/copyOutlines";
 import { matrixAt } from "../rules/placements";
 import { Incomputable } from "../formula/incomputable";
+import { copiesOverlap, isOneOutline } from "./oneOutline";
 import type { PartScene } from "./scene";
 import { wholePart } from "./wholePart";
 
@@ -38,50 +38,11 @@ export function bakedCopies(part: PartScene): Baked {
   if (isOneOutline(part)) return { motif: drawnCopies(part), hasOpacity: false, notes: [] };
   // Copies that lie apart are as clear together as each by itself.
   const { placements } = part.geometry;
-  if (placements.opacity === null && (placements.count <= 1 || !someOverlap(boxesOf(part)))) {
+  if (placements.opacity === null && (placements.count <= 1 || !copiesOverlap(part))) {
     const solid = { ...part, finish: { ...part.finish, opacity: 1 } };
     return { motif: picturedCopies(solid), hasOpacity: false, notes: notesOf(solid) };
   }
   return { motif: picturedCopies(part), hasOpacity: true, notes: notesOf(part) };
-}
-
-function boxesOf({ geometry }: PartScene): Box[] {
-  return copyOutlines(geometry).map((path) => boxOfPath(path));
-}
-
-/** Whether the outlines of all copies together, painted once, look as the copies do painted one after the other. */
-function isOneOutline(part: PartScene): boolean {
-  const { geometry, finish } = part;
-  const { shapes, placements } = geometry;
-  const { fill, line, opacity } = finish;
-  if (placements.opacity !== null || shapes.some(({ pieces }) => pieces !== null)) return false;
-  if (![fill, line?.paint ?? null].every((paint) => isOneForAll(paint, placements.count))) return false;
-  if (line !== null && !isSameSize(geometry)) return false;
-  if (!someOverlap(boxesOf(part))) return true;
-  // Where copies lie over each other their lines and their clearness show.
-  const isSolid = fill?.kind === "flat" && fill.color.length < 9 && opacity === 1;
-  return line === null && isSolid && shapes.every(({ path }) => isSimple(path));
-}
-
-/** Whether a paint is the same for one outline of all copies as for each of them. */
-function isOneForAll(paint: Paint | null, count: number): boolean {
-  if (!paint || paint.kind === "flat") return true;
-  return changesWithin(paint) && (overOf(paint) === "whole" || (count <= 1 && overOf(paint) === "copy"));
-}
-
-/** Whether every copy is as large as the motif, so that its line is as wide. */
-function isSameSize({ placements: { count, matrices } }: PartScene["geometry"]): boolean {
-  return Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)).every(
-    (matrix) => isSimilar(matrix) && Math.abs(sizeOf(matrix) - 1) < 1e-6,
-  );
-}
-
-/** Pairs of boxes looked at; among more some are taken to overlap. */
-const MOST_PAIRS = 2_000_000;
-
-function someOverlap(boxes: readonly Box[]): boolean {
-  if (boxes.length * boxes.length > MOST_PAIRS) return true;
-  return boxes.some((box, index) => boxes.some((other, k) => k > index && meets(box, other)));
 }
 
 function drawnCopies({ geometry }: PartScene): Motif {

@@ -20,17 +20,19 @@ export function joinedCopies(
   const { mode, dropDoubled, cutBy, inside } = join;
   const kept = inside === null ? null : inside === SHEET ? onSheet.sheet() : (onSheet.areaOf(inside) ?? []);
   const taken = cutBy.flatMap((id) => onSheet.areaOf(id) ?? []);
+  if (!isJoined(join, taken.length > 0 || kept !== null)) return null;
+  checkCount(copies.placements.count, joinOf(mode).most(dropDoubled));
   const limits = { taken: taken.length > 0 ? areaWithin(taken) : null, kept: kept && areaWithin(kept) };
-  if (!isJoined(join, limits)) return null;
   const others = joinOf(mode).takesOthers ? join.with.map((id) => onSheet.areaOf(id) ?? []) : [];
-  const most = joinOf(mode).most(dropDoubled);
-  const { count } = copies.placements;
-  if (count > most) {
-    const notes = `joins ${count.toLocaleString("en")} copies; at most ${most.toLocaleString("en")} can be joined so`;
-    throw new Incomputable("join", notes);
-  }
   const centre = apply(at, ORIGIN);
   return joinCopies(copies, join, { limits, dropDoubled, others, centre, bands: bandsOf(finish) });
+}
+
+/** Refuses more copies than can be joined in a way. */
+function checkCount(count: number, most: number): void {
+  if (count <= most) return;
+  const notes = `joins ${count.toLocaleString("en")} copies; at most ${most.toLocaleString("en")} can be joined so`;
+  throw new Incomputable("join", notes);
 }
 
 /** What of a finish makes copies bands: everything but colours. */

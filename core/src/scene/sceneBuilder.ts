@@ -6,9 +6,10 @@ import { IDENTITY, multiply } from "../geometry/matrix";
 import { beyondOutline } from "../geometry/strip/lineShape";
 import { joinKey } from "../join/joinCopies";
 import { joinOf } from "../join/list";
+import { MOST_DRAWN, MOST_SECONDS } from "../fields/most";
+import { withEffort } from "../geometry/effort";
 import { once } from "../geometry/once";
 import { composeRules, type Composition } from "../rules/compose";
-import { Incomputable } from "../formula/incomputable";
 import { prepareForResolved, type Host } from "./needs";
 import { evenLineKey } from "./evenLines";
 import { drawPart, type DrawnPart } from "./partDrawing";
@@ -16,6 +17,7 @@ import { geometryOf, type Around } from "./partGeometry";
 import { patternOf } from "./patternOfPart";
 import type { PartScene, Scene } from "./scene";
 import { surroundingsOf } from "./surroundings";
+import { drawnOf, tooMuchDrawn, troubleOf } from "./tooMuch";
 import { blendedFinish } from "./blendedFinish";
 import { groundPart } from "./groundPart";
 import { bandsOf } from "./joinedCopies";
@@ -31,6 +33,16 @@ interface Remembered {
   /** What it follows, as it was: other parts' geometries, and the paint it takes from them. */
   readonly followed: readonly unknown[];
   readonly scene: PartScene;
+  /** What it took to compute it, seconds on a usual machine. */
+  readonly seconds: number;
+  /** How much there is to draw of its copies, sides and dots together. */
+  readonly drawn: number;
+}
+
+/** What there is for the rest of a design: seconds to compute it, sides and dots to draw. */
+interface Budget {
+  readonly seconds: number;
+  readonly drawn: number;
 }
 
 /**
@@ -58,6 +70,7 @@ export class SceneBuilder {
 
   private buildResolved(resolved: ResolvedDesign): Scene {
     const next = new Map<string, Remembered>();
+    let left: Budget = { seconds: MOST_SECONDS, drawn: MOST_DRAWN };
     const byId = new Map(resolved.parts.map((part) => [part.id, part]));
     const compute = (id: string): PartScene | undefined => {
       const done = next.get(id);
@@ -68,8 +81,9 @@ export class SceneBuilder {
         compute(used);
         return next.get(used);
       };
-      const remembered = computeOrKeep(part, known, resolved.sheet, usedOf, this.onWork);
+      const remembered = computeOrKeep(part, known, resolved.sheet, usedOf, this.onWork, () => left);
       if (remembered) next.set(id, remembered);
+      if (remembered) left = { seconds: left.seconds - remembered.seconds, drawn: left.drawn - remembered.drawn };
       return remembered?.scene;
     };
     for (const { id } of resolved.parts) compute(id);
@@ -102,13 +116,19 @@ function computeOrKeep(
   sheet: ResolvedSheet,
   usedOf: RememberedOf,
   onWork: (part: string) => void,
+  left: () => Budget,
 ): Remembered | undefined {
   if (part.problems.length > 0) return known;
   try {
-    return computePart(part, known, sheet, usedOf, onWork);
+    // What it follows counts for itself.
+    for (const { id } of usesOf(part)) usedOf(id);
+    const { seconds, drawn } = left();
+    const { result, spent } = withEffort(seconds, () => computePart(part, known, sheet, usedOf, onWork, drawn));
+    const isKept = known !== undefined && result.scene.geometry === known.scene.geometry;
+    return { ...result, seconds: isKept ? known.seconds : spent };
   } catch (error) {
-    if (!(error instanceof Incomputable)) throw error;
-    part.report(error.field, error.message);
+    const { field, message } = troubleOf(error, part);
+    part.report(field, message);
     return known;
   }
 }
@@ -119,7 +139,8 @@ function computePart(
   sheet: ResolvedSheet,
   usedOf: RememberedOf,
   onWork: (part: string) => void,
-): Remembered {
+  mostDrawn: number,
+): Omit<Remembered, "seconds"> {
   const followed = [
     ...usesOf(part).map(({ id }) => usedOf(id)?.scene.geometry),
     ...paintedFrom(part).map((id) => usedOf(id)?.finishKey()),
@@ -160,6 +181,8 @@ function computePart(
   const known = same?.geometryKey === geometryKey ? same : null;
   const composed =
     known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: drawing.foot, reach });
+  const drawn = drawnOf(part, composed);
+  if (drawn > mostDrawn) throw tooMuchDrawn(part, drawn);
   const geometry = known?.scene.geometry ?? geometryOf(part, drawing, composed, around);
   const { id, name, role, ownRole, visible, blend, solid, cut, stitch } = part;
   const blended = blendedFinish(part, sceneOf);
@@ -173,6 +196,7 @@ function computePart(
     drawing,
     followed,
     composed,
+    drawn,
     scene: { ...shown, pattern: once(() => patternOf({ ...part, finish: blended }, drawing, composed, shown, around)) },
   };
 }

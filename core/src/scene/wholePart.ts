@@ -2,7 +2,8 @@ import { hasEffects } from "../finish/effects/effects";
 import { strokesAsAreas } from "../finish/line/strokesAsAreas";
 import { changesWithin, colorAlongLine, colorAt, overOf, type Paint } from "../finish/paint";
 import { multiply, type Matrix } from "../geometry/matrix";
-import type { Path } from "../geometry/path";
+import { coordinatesOf, type Path } from "../geometry/path";
+import { spend } from "../geometry/effort";
 import {
   NO_LINE,
   pieceOutline,
@@ -17,6 +18,9 @@ import { matrixAt } from "../rules/placements";
 import { Incomputable } from "../formula/incomputable";
 import { MOST_SHAPES } from "../fields/most";
 import type { PartScene } from "./scene";
+
+/** What an outline that is written out takes for each of its coordinates: time, and room. */
+const SECONDS_A_NUMBER = 0.25e-6;
 
 /**
  * A part as one drawing in which every copy is a piece with the paint it has there. `toOwn` takes the sheet's
@@ -50,7 +54,10 @@ export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix)
       );
     }
   }
-  const path: Path = pieces.flatMap(pieceOutline);
+  const path: Path = pieces.flatMap((piece) => {
+    spend(coordinatesOf(piece.path) * SECONDS_A_NUMBER);
+    return pieceOutline(piece);
+  });
   const notes = [
     ...(blend === "normal" ? [] : ["a part that is a motif keeps its colours, but not how it blends"]),
     ...([fill, line?.paint].some((paint) => paint && isOverArea(paint))

@@ -83,7 +83,8 @@ async function wholeOf(
   return meshOf(await unitedSolids(solids, arena, breathe));
 }
 
-function tooManyTriangles({ parts }: SolidLayout): Problem | null {
+/** Why so many triangles are not united, told at the part that has most; null where they are few enough. */
+export function tooManyTriangles({ parts }: SolidLayout): Problem | null {
   const sizes = parts.map((part) => ({ part, count: trianglesOf(part) }));
   const all = sizes.reduce((sum, { count }) => sum + count, 0);
   if (all <= MOST_UNITED_TRIANGLES) return null;

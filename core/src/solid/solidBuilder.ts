@@ -3,7 +3,7 @@ import { loadSolidEngine } from "../engines/solidEngine";
 import { prepareFor, type Host } from "../scene/needs";
 import { SceneBuilder } from "../scene/sceneBuilder";
 import type { Problem } from "../formula/problem";
-import { makeBodies, trianglesOf, type SolidModel } from "./bodies";
+import { makeBodies, tooManyTriangles, trianglesOf, type SolidModel } from "./bodies";
 import { designForSolids, SolidLayouter, type SolidLayout } from "./layout";
 import { picturedBodies, picturedLayout, solidPicture } from "./picture";
 import type { Breath } from "./uniting";
@@ -35,7 +35,7 @@ export class SolidBuilder {
   /** A picture of it: RGBA bytes, rows from the top; or what is wrong. */
   async picture(design: Design, width: number, height: number): Promise<SolidPicture> {
     const layout = await this.layOut(design, PICTURE_TOLERANCE);
-    const [problem] = layout.problems;
+    const problem = layout.problems[0] ?? tooManyTriangles(layout);
     if (problem) return { problem };
     const size = layout.parts.reduce((sum, part) => sum + trianglesOf(part), 0);
     // Small pictures show cuts where those take no time.

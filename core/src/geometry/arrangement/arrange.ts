@@ -2,6 +2,7 @@ import type { Loop } from "../boolean/clip";
 import { CELLS_PER_MILLIMETRE, facetsOf } from "../boolean/facets";
 import { chordIndexOf, recoverCurves } from "../boolean/recover";
 import { coincide, SAME_PLACE } from "../coincide/coincide";
+import { OUTLINE_EFFORT, spendOnOutlines } from "../effortOfOutlines";
 import { areaOfPath, type Path } from "../path";
 import type { Point } from "../point";
 import { rejoined } from "../rejoin";
@@ -41,6 +42,7 @@ interface Arrangement {
 /**
  * The closed regions that outlines bound together. Lines that do not close bound faces where they cross others,
  * and cover nothing. Curves stay the curves they were, cut where outlines cross.
+ * Throws a TooMuchEffort.
  */
 export function arrange(
   outlines: readonly Path[],
@@ -49,6 +51,7 @@ export function arrange(
 ): Arrangement {
   const size = standardSizeOf(outlines);
   if (!size) return { faces: [], nodes: 0, edges: 0, bounded: 0, components: 0 };
+  spendOnOutlines(outlines, OUTLINE_EFFORT.faced);
   const { paths: settled } = coincide(outlines.map(size.to), SAME_PLACE, "open");
   const facets = facetsOf(settled, FLATTENED_WITHIN, "open");
   const nodes = new Nodes();

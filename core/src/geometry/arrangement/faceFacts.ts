@@ -57,12 +57,7 @@ export function coversOf(
       if (across >= 0 && !windings[across]) open.push({ cycle: across, from: winding, half: next });
     }
   }
-  return cycles.map((_, number) =>
-    [...(windings[number] ?? [])]
-      .filter(([, winding]) => winding !== 0)
-      .map(([source]) => source)
-      .sort((a, b) => a - b),
-  );
+  return cycles.map((_, number) => [...(windings[number]?.keys() ?? [])].sort((a, b) => a - b));
 }
 
 /** Groups that alternate from coloured face to coloured face, beginning where fewest outlines cover. */
@@ -94,13 +89,17 @@ export function groupsOf(
   return groups;
 }
 
-/** The windings on the other side of an edge. */
+/** The windings on the other side of an edge. Outlines that do not wind about it are left out, or every face would know all of them. */
 function crossed(
   winding: ReadonlyMap<number, number>,
   passages: HalfEdges["passages"][number],
   side: 1 | -1,
 ): Map<number, number> {
   const next = new Map(winding);
-  for (const { source, way } of passages) next.set(source, (next.get(source) ?? 0) + side * way);
+  for (const { source, way } of passages) {
+    const winds = (next.get(source) ?? 0) + side * way;
+    if (winds === 0) next.delete(source);
+    else next.set(source, winds);
+  }
   return next;
 }

@@ -7,6 +7,7 @@ import { outlineEdges } from "./outlineEdges";
 import { splitEdges, type Edge } from "./splitEdges";
 import { AS_ONE, FLATTENED_WITHIN } from "../boolean/tolerance";
 import { coincide, SAME_PLACE } from "../coincide/coincide";
+import { OUTLINE_EFFORT, spendOnOutlines } from "../effortOfOutlines";
 import { addTo } from "../keyedLists";
 import type { Point } from "../point";
 import { rejoined } from "../rejoin";
@@ -60,6 +61,7 @@ interface Lines {
 }
 
 function linesOf(outlines: readonly Path[], within: number): Lines {
+  spendOnOutlines(outlines, OUTLINE_EFFORT.split);
   const { paths: settled } = coincide(outlines, within, "open");
   const facets = facetsOf(settled, FLATTENED_WITHIN, "open");
   const nodes = new Nodes();

@@ -1,4 +1,5 @@
 import { coincide, SAME_PLACE } from "../coincide/coincide";
+import { OUTLINE_EFFORT, spendOnOutlines } from "../effortOfOutlines";
 import { areaOfPath, type Path } from "../path";
 import { rejoined } from "../rejoin";
 import { standardSizeOf, type StandardSize } from "../standardSize";
@@ -12,14 +13,16 @@ import { AS_ONE, FLATTENED_WITHIN } from "./tolerance";
 /**
  * The first outline combined with all the others, millimetres. Curves stay the curves they were, cut
  * where outlines cross; the result is filled by the nonzero rule. Open runs count as closed by a straight
- * edge. The geometry engine must have been loaded.
+ * edge. The geometry engine must have been loaded. Throws a TooMuchEffort.
  */
 export function combine(operands: readonly Path[], operation: Operation, rule: FillRule = "nonzero"): Path {
   const size = standardSizeOf(operands);
   if (!size) return [];
+  const keepsCrossings = rule === "evenodd" || operation === "exclusive";
+  spendOnOutlines(operands, keepsCrossings ? OUTLINE_EFFORT.kept : OUTLINE_EFFORT.united);
   const { paths, shared } = coincide(operands.map(size.to), SAME_PLACE, "closed");
   const facets = facetsOf(paths, FLATTENED_WITHIN);
-  const touching = shared && (rule === "evenodd" || operation === "exclusive");
+  const touching = shared && keepsCrossings;
   return size.back(rejoined(recoverCurves(clip(facets, operation, rule, touching), facets), AS_ONE));
 }
 
@@ -51,6 +54,7 @@ interface Clipped {
 }
 
 function clipped(path: Path, size: StandardSize, rule: ClipRule): Clipped {
+  spendOnOutlines([path], OUTLINE_EFFORT.united);
   const facets = facetsOf([size.to(path)], FLATTENED_WITHIN);
   const loops = clip(facets, "union", rule);
   return { isUnchanged: isSame(path, loops, facets, size), loops, facets };

@@ -2,6 +2,7 @@ import { toDegrees } from "../angle";
 import { fewArcSegments } from "../arc";
 import { meet } from "../boolean/meet";
 import { atEvenPace, isStraight, pieceOf, straight, type Cubic } from "../cubic";
+import { spend } from "../effort";
 import { segmentsOf, subpathOf, type Subpath } from "../path";
 import { distance, type Point } from "../point";
 import { besideCubic, outwards } from "./besideCubic";
@@ -12,6 +13,8 @@ import { withoutTightBends } from "./withoutTightBends";
 const MITER_LIMIT = 4;
 /** Directions closer than this are one, radians. */
 const SMOOTH = 1e-6;
+/** What the curve beside a segment takes. */
+const SECONDS_A_SEGMENT = 30e-6;
 /** Sharper inner corners are gone by way of the corner, radians: lines beside their sides hardly cross. */
 const SHARPEST = 3;
 
@@ -20,6 +23,7 @@ const SHARPEST = 3;
  * leaves what is too much running the wrong way round. It may cross itself.
  */
 export function besideRun(run: Subpath, by: number, asked: OffsetCorners, within: number): Subpath {
+  spend((run.coordinates.length / 6) * SECONDS_A_SEGMENT);
   const segments = segmentsOf(run)
     .filter(([a, b, c, d]) => distance(a, d) > 1e-9 || distance(a, b) > 1e-9 || distance(a, c) > 1e-9)
     .flatMap((segment) => withoutTightBends(segment, by));

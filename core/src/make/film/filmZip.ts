@@ -2,6 +2,7 @@ import { zipSync } from "fflate";
 import { rasterise } from "../../engines/rasteriser";
 import type { Scene } from "../../scene/scene";
 import type { FlatFormat, MakeOptions } from "../format";
+import { pictureSeconds } from "../pictureSeconds";
 import { makePng, MILLIMETRES_PER_INCH } from "../png";
 import { svgOfScene } from "../svg/svg";
 import { buildUpOf, sceneOf } from "./buildUp";
@@ -25,6 +26,9 @@ export const filmZip: FlatFormat = {
   options: ["duration", "pixels"],
   needsRasteriser: () => true,
   refuses: ({ scene: { sheet } }, options) => tooLong(sheet, options),
+  // Every frame paints half of the whole in the mean.
+  seconds: (_, { scene }, options) =>
+    (framesOf(options) / 2) * pictureSeconds(scene, sizeOf(scene.sheet, options).width),
   notes: (_, options) => [`${framesOf(options)} frames, ${A_SECOND} for each second`],
   make({ scene }, options) {
     const buildUp = buildUpOf(scene);

@@ -1,4 +1,5 @@
 import { dpiWithin } from "../../finish/dpiWithin";
+import { secondsFor } from "../makingSeconds";
 import type { Matrix } from "../../geometry/matrix";
 import { madeLayers } from "../../scene/made";
 import type { PartScene, Scene } from "../../scene/scene";
@@ -87,6 +88,9 @@ function readOtherwise({ scene }: Subject): string[] {
     : [];
 }
 
+/** What each takes in a PDF, where every copy's outline is written. */
+export const PDF_SECONDS = { copies: 50e-6, sides: 9e-6, dots: 76e-6 };
+
 /** The design on a page at real size. */
 export const pdf: FlatFormat = {
   extension: "pdf",
@@ -99,5 +103,6 @@ export const pdf: FlatFormat = {
     ...readOtherwise(subject),
   ],
   imageDpi: dpiWithin,
+  seconds: (drawn) => secondsFor(drawn, PDF_SECONDS),
   make: makePdf,
 };

@@ -5,10 +5,11 @@ import type { Box } from "../../geometry/box";
 import type { Size } from "../../geometry/size";
 import { hasEffectImages } from "../images/imagesWithin";
 import { USUAL_OPTIONS, type PrintFormat, type PrintSubject } from "../format";
+import { secondsFor } from "../makingSeconds";
 import { newDocument, POINTS } from "../pdf/document";
 import { pdfMatrix, pdfNumbers } from "../pdf/operators";
 import { Resources } from "../pdf/resources";
-import { sceneContent } from "../pdf/pdf";
+import { PDF_SECONDS, sceneContent } from "../pdf/pdf";
 
 /** How wide marks are drawn, millimetres. */
 const MARK = 0.1;
@@ -84,5 +85,6 @@ export const printPdf: PrintFormat = {
   kind: "print",
   options: [],
   needsRasteriser: hasEffectImages,
+  seconds: (drawn) => secondsFor(drawn, PDF_SECONDS),
   make: makePrintPdf,
 };

@@ -3,6 +3,7 @@ import { decimals } from "../../geometry/decimals";
 import type { Matrix } from "../../geometry/matrix";
 import { bledScene } from "../../print/bledScene";
 import type { PrintFormat, PrintSubject } from "../format";
+import { pictureSeconds } from "../pictureSeconds";
 import { pixelsOf, tooManyPixels } from "../png";
 import { svgOfScene } from "../svg/svg";
 
@@ -70,6 +71,7 @@ export const printPng: PrintFormat = {
   refuses: ({ layout }, { dpi, page }) =>
     page > layout.pages.length
       ? `there is no page ${page}: it takes ${layout.pages.length}`
-      : tooManyPixels(Math.max(layout.paper.width, layout.paper.height), dpi),
+      : tooManyPixels(layout.paper, dpi),
+  seconds: (_, { scene, layout: { paper } }, { dpi }) => pictureSeconds(scene, pixelsOf(paper.width, dpi)),
   make: (subject, { page, dpi }) => makePrintPng(subject, page, dpi),
 };

@@ -3,6 +3,7 @@ import { dpiWithinXml } from "../../finish/dpiWithin";
 import { MILLIMETRES_PER, type Unit } from "../../design/units";
 import { writeDesign } from "../../design/write";
 import { madeLayers, madeParts } from "../../scene/made";
+import { secondsFor } from "../makingSeconds";
 import type { PartScene, Scene } from "../../scene/scene";
 import type { Box } from "../../geometry/box";
 import { decimals } from "../../geometry/decimals";
@@ -36,6 +37,9 @@ export function makeSvg({ design, scene }: Subject, { dpi }: Pick<MakeOptions, "
   });
 }
 
+/** What each takes as an SVG. */
+export const SVG_SECONDS = { copies: 8e-6, dots: 3e-6 };
+
 /** The design as vectors at real size, which opens here again. */
 export const svg: FlatFormat = {
   extension: "svg",
@@ -46,6 +50,7 @@ export const svg: FlatFormat = {
   needsRasteriser: hasRestImages,
   notes: (subject, { dpi }) => imagesWithin(subject, dpiWithinXml(subject.scene.sheet, dpi), { saysShades: true }),
   imageDpi: dpiWithinXml,
+  seconds: (drawn) => secondsFor(drawn, SVG_SECONDS),
   make: makeSvg,
 };
 

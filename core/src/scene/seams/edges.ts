@@ -1,5 +1,7 @@
+import Flatbush from "flatbush";
 import { isStraight, pointAt, tangentAt, type Cubic } from "../../geometry/cubic";
-import { areaOfPath, segmentsOf, type Path } from "../../geometry/path";
+import { EMPTY_BOX, growBox } from "../../geometry/box";
+import { areaOfPath, boxOfPath, segmentsOf, type Path } from "../../geometry/path";
 import { distance, type Point } from "../../geometry/point";
 
 /** An opaque area as it is painted, on the sheet. Millimetres. */
@@ -39,11 +41,14 @@ export interface Edge {
 
 /** Sides shorter than this are none, millimetres. */
 const NOTHING = 1e-6;
+/** Areas whose boxes are farther apart than twice this do not touch, millimetres. */
+const NEAR = 0.5;
 
-/** The sides of areas, each with what it encloses. */
+/** The sides of areas that come near another, each with what it encloses. */
 export function edgesOf(areas: readonly PaintedArea[]): Edge[] {
+  const isNearOne = nearness(areas);
   return areas.flatMap(({ path }, area) => {
-    const size = areaOfPath(path);
+    const size = isNearOne(area) ? areaOfPath(path) : 0;
     if (size === 0) return [];
     const runs = path.map((run) => segmentsOf(run).filter(([a, b, c, d]) => distance(a, d) + distance(b, c) > NOTHING));
     const around = runs.flat().reduce((sum, [a, , , d]) => sum + distance(a, d), 0);
@@ -60,6 +65,19 @@ export function edgesOf(areas: readonly PaintedArea[]): Edge[] {
       }),
     );
   });
+}
+
+/** Tells of an area whether the box of another comes near its own. */
+function nearness(areas: readonly PaintedArea[]): (area: number) => boolean {
+  if (areas.length < 2) return () => areas.length > 0;
+  const boxes = areas.map(({ path }) => growBox(boxOfPath(path), NEAR));
+  const index = new Flatbush(areas.length);
+  for (const { left, top, right, bottom } of boxes) index.add(left, top, right, bottom);
+  index.finish();
+  return (area) => {
+    const { left, top, right, bottom } = boxes[area] ?? EMPTY_BOX;
+    return index.search(left, top, right, bottom).length > 1;
+  };
 }
 
 function cornerBetween(before: Cubic, after: Cubic, side: 1 | -1): Corner {

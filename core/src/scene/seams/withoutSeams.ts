@@ -3,7 +3,7 @@ import { changesWithin, colorAt, type Paint } from "../../finish/paint";
 import { piecesOf } from "../../finish/line/strokesAsAreas";
 import { addTo } from "../../geometry/keyedLists";
 import { multiply } from "../../geometry/matrix";
-import { transformPath } from "../../geometry/path";
+import { coordinatesOf, transformPath } from "../../geometry/path";
 import { NO_LINE, type Piece } from "../../motif/drawing";
 import { shapeOfCopy } from "../../rules/copyOutlines";
 import { matrixAt } from "../../rules/placements";
@@ -24,6 +24,8 @@ export interface Seams {
   readonly seams: readonly Seam[];
 }
 
+const NO_SEAMS: Seams = { areas: [], seams: [] };
+
 /** How many copies are looked at for seams: a measure of what it costs. */
 export function copiesWithSeams(scene: Scene): number {
   return scene.parts.filter(isLookedAt).reduce((sum, { geometry }) => sum + geometry.placements.count, 0);
@@ -34,6 +36,8 @@ export function copiesWithSeams(scene: Scene): number {
  * are more sides than told.
  */
 export function seamsOf(scene: Scene, most = MOST_EDGES): Seams {
+  // Counted before they are written out: so many would take more room than there is.
+  if (scene.parts.filter(isLookedAt).reduce((sum, part) => sum + sidesOf(part), 0) > most) return NO_SEAMS;
   const areas = scene.parts.flatMap((part, number) => (isLookedAt(part) ? areasOf(part, number) : []));
   const edges: Edge[] = edgesOf(areas);
   return { areas, seams: edges.length > most ? [] : seamsBetween(edges) };
@@ -59,6 +63,14 @@ export function withoutSeams(scene: Scene, { areas, seams }: Seams, pixel: numbe
 
 function isLookedAt({ role, visible, blend, finish }: PartScene): boolean {
   return role === "show" && visible && blend === "normal" && finish.opacity === 1 && !hasEffects(finish.effects);
+}
+
+/** The closed sides of all copies of a part, whatever paints them. */
+function sidesOf({ geometry }: PartScene): number {
+  const closed = geometry.shapes.map(({ path }) => coordinatesOf(path.filter((run) => run.closed)) / 6);
+  const { count, shapeOf } = geometry.placements;
+  if (!shapeOf) return count * (closed[0] ?? 0);
+  return shapeOf.reduce((sum, shape) => sum + (closed[shape] ?? 0), 0);
 }
 
 function areasOf({ geometry, finish }: PartScene, part: number): PaintedArea[] {

@@ -1,3 +1,4 @@
+import { spend } from "../../geometry/effort";
 import { insideAt, type Crossing } from "../../geometry/insideAt";
 import type { Point } from "../../geometry/point";
 
@@ -13,6 +14,9 @@ export interface RowStretch {
   readonly to: Crossing;
 }
 
+/** What a row takes at the least. */
+const SECONDS_A_ROW = 2e-6;
+
 /** Rows across polygons, so far apart, with as much room above the first as below the last. */
 export function rowsAcross(polygons: readonly (readonly Point[])[], spacing: number): RowStretch[] {
   let [top, bottom] = [Infinity, -Infinity];
@@ -24,6 +28,7 @@ export function rowsAcross(polygons: readonly (readonly Point[])[], spacing: num
   }
   if (!(bottom > top)) return [];
   const count = Math.max(1, Math.round((bottom - top) / spacing));
+  spend(count * SECONDS_A_ROW);
   const first = top + (bottom - top - (count - 1) * spacing) / 2;
   const edges = edgesByRow(polygons, first, spacing, count);
   return Array.from({ length: count }, (_, row) => {

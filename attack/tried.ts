@@ -1,0 +1,65 @@
+import { inRepository } from "../server/src/settings";
+import { ProcessPool, UndoneTask } from "../server/src/work/processPool";
+import type { Measured, Trial } from "./trial";
+
+/** A trial with its name in the table. */
+export interface NamedTrial {
+  readonly name: string;
+  readonly trial: Trial;
+}
+
+/** What each trial may take: seconds it is given, those above which it is told as slow, and megabytes. */
+export interface TrialLimits {
+  readonly seconds: number;
+  readonly slow: number;
+  readonly megabytes: number;
+}
+
+/** What came of a trial; what is wrong with it in words, empty where nothing is. */
+export interface Tried {
+  readonly name: string;
+  readonly trial: Trial;
+  readonly made: boolean;
+  readonly refusals: readonly string[];
+  readonly seconds: number;
+  readonly megabytes: number;
+  readonly faults: readonly string[];
+}
+
+/** Runs trials in processes of their own, two at a time; `heard` is told of each as it ends. */
+export async function tried(
+  trials: readonly NamedTrial[],
+  { seconds, slow, megabytes }: TrialLimits,
+  heard: (one: Tried) => void = () => undefined,
+): Promise<Tried[]> {
+  const pool = new ProcessPool<Trial, Measured>(inRepository("attack/dist/trial.js"), {
+    most: 2,
+    ready: 2,
+    queue: trials.length,
+    seconds,
+    megabytes,
+  });
+  const one = async ({ name, trial }: NamedTrial): Promise<Tried> => {
+    const outcome = await pool.run(trial).catch((error: unknown): Measured => {
+      const fault = error instanceof UndoneTask ? WHY[error.why] : `an exception: ${String(error)}`;
+      return { made: false, refusals: [], faults: [fault], seconds: NaN, megabytes: NaN };
+    });
+    const late = outcome.seconds > slow ? [`took ${outcome.seconds.toFixed(1)} s`] : [];
+    const done = { name, trial, ...outcome, faults: [...outcome.faults, ...late] };
+    heard(done);
+    return done;
+  };
+  try {
+    return await Promise.all(trials.map(one));
+  } finally {
+    await pool.close();
+  }
+}
+
+const WHY = {
+  ended: "its process ended",
+  memory: "took too much memory",
+  time: "took too long",
+  stopped: "was stopped",
+  full: "was not begun",
+} as const;

@@ -1,0 +1,21 @@
+import { hasEffects } from "../finish/effects/effects";
+import { drawnSizeOfScene } from "../scene/drawnSize";
+import { madeParts } from "../scene/made";
+import { withOneOutlines } from "../scene/oneOutline";
+import type { Scene } from "../scene/scene";
+import { secondsFor } from "./makingSeconds";
+
+/** What the rasteriser takes for each; copies that are one outline cost their sides alone. */
+const EACH = { copies: 120e-6, sides: 1.5e-6, dots: 13e-6 };
+/** What a pixel takes, and again for each part whose effects are computed for it. */
+const A_PIXEL = { plain: 0.1e-6, withEffects: 0.4e-6 };
+/** Images of effects are no larger than this, pixels. */
+const LARGEST_IMAGE = 36_000_000;
+
+/** About how long a picture takes that is so many pixels across, seconds. */
+export function pictureSeconds(scene: Scene, across: number): number {
+  const pixels = across * across * (scene.sheet.height / scene.sheet.width);
+  const shaded = madeParts(scene).filter(({ finish }) => hasEffects(finish.effects)).length;
+  const painted = secondsFor(drawnSizeOfScene(withOneOutlines(scene)), EACH);
+  return painted + pixels * A_PIXEL.plain + shaded * Math.min(pixels, LARGEST_IMAGE) * A_PIXEL.withEffects;
+}

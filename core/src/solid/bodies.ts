@@ -1,3 +1,4 @@
+import { piecesOfMesh } from "../form/meshPieces";
 import type { Manifold } from "manifold-3d";
 import { solidEngine } from "../engines/solidEngine";
 import { Arena } from "../form/arena";
@@ -203,16 +204,9 @@ async function byColor(colored: readonly Colored[], arena: Arena, breathe: Breat
 }
 
 function bodyOf(color: string, solid: Manifold): SolidBody {
-  const pieces = solid.decompose();
+  const mesh = meshOf(solid);
+  const pieces = piecesOfMesh(mesh).length;
   // The engine's genus counts as if there were one piece: each further one lowers it by one.
-  const body = {
-    color,
-    mesh: meshOf(solid),
-    volume: solid.volume(),
-    area: solid.surfaceArea(),
-    genus: solid.genus() + pieces.length - 1,
-    pieces: pieces.length,
-  };
-  for (const piece of pieces) piece.delete();
-  return body;
+  const genus = solid.genus() + pieces - 1;
+  return { color, mesh, volume: solid.volume(), area: solid.surfaceArea(), genus, pieces };
 }

@@ -72,29 +72,24 @@ export class Passages {
   }
 
   /**
-   * Which of several places is gone on to from another: the first of them, unless it is more than twice as far along the
-   * ways as the nearest, and than what is travelled over gaps.
+   * Which of several things is gone on to from a place: the first of them, unless it is more than twice as far along the
+   * ways as the nearest, and than what is travelled over gaps. `numberAt` tells which of them begins at a known point.
    */
-  nextOf(from: Point, places: readonly Point[]): number {
+  nextOf(from: Point, first: number, numberAt: (point: number) => number | undefined): number {
     const start = this.nearest(from);
-    if (start < 0 || places.length < 2) return 0;
-    const at = new Map<number, number>();
-    places.forEach((place, number) => {
-      const own = this.nearest(place);
-      if (!at.has(own)) at.set(own, number);
-    });
-    let [nearest, farthest] = [0, Infinity];
+    if (start < 0) return first;
+    let [nearest, farthest] = [first, Infinity];
     this.search(
       start,
       new Map(),
       () => 0,
       (own, cost) => {
-        const number = at.get(own);
+        const number = numberAt(own);
         if (cost > farthest) return true;
         if (number === undefined) return false;
         if (farthest === Infinity) [nearest, farthest] = [number, 2 * cost + this.travel];
-        if (number === 0) nearest = 0;
-        return number === 0;
+        if (number === first) nearest = first;
+        return number === first;
       },
     );
     return nearest;
@@ -123,7 +118,8 @@ export class Passages {
     }
   }
 
-  private nearest({ x, y }: Point): number {
+  /** The known point nearest to a place; −1 where there is none. */
+  nearest({ x, y }: Point): number {
     return this.points.length === 0 ? -1 : (this.index.neighbors(x, y, 1)[0] ?? -1);
   }
 

@@ -6,6 +6,7 @@ import { Passages } from "./passages";
 import { threadBlocks } from "./sequence";
 import { MOVED, NEXT_THREAD, SewnThread, TRIMMED, type StitchSpan } from "./sewnThread";
 import { unitsOf, type Unit } from "./units";
+import { Waiting } from "./waiting";
 
 /** How a scene is sewn. */
 export type StitchSettings = Scene["making"]["stitch"];
@@ -49,17 +50,14 @@ export function planStitches(scene: Scene, listen: (share: number) => boolean = 
     const passages = new Passages(block.units, settings.travel);
     let isNewThread = number > 0;
     for (const pieces of piecesByGroup(block.units, passages)) {
-      const left = [...pieces];
-      while (left.length > 0) {
-        const starts = left.map(startOf);
-        const next = sewn.last && !isNewThread ? nextOf(sewn.last, starts, passages, settings.travel) : 0;
-        for (const { part, runs } of left.splice(next, 1)) {
-          for (const run of runs) {
-            sewRun(sewn, run, { passages, settings, part, isNewThread });
-            isNewThread = false;
-          }
-          done += runs.length;
+      const waiting = new Waiting(pieces.map(startOf), passages, settings.travel);
+      for (let left = pieces.length; left > 0; left--) {
+        const next = pieces[waiting.take(isNewThread ? null : sewn.last)];
+        for (const run of next?.runs ?? []) {
+          sewRun(sewn, run, { passages, settings, part: next?.part ?? "", isNewThread });
+          isNewThread = false;
         }
+        done += next?.runs.length ?? 0;
         if (!listen(done / all)) return finished(sewn, settings, blocks, units);
       }
     }
@@ -108,12 +106,6 @@ function piecesByGroup(units: readonly Unit[], passages: Passages): (readonly Pi
 
 function startOf({ runs }: Piece): Point {
   return runs[0]?.[0] ?? ORIGIN;
-}
-
-/** The piece that is sewn next: that of the rules where it begins near, else one that does. */
-function nextOf(from: Point, starts: readonly Point[], passages: Passages, travel: number): number {
-  const [first] = starts;
-  return !first || distance(from, first) <= travel ? 0 : passages.nextOf(from, starts);
 }
 
 interface Surroundings {

@@ -1,8 +1,11 @@
+import { designs } from "./groups/designs";
 import { heavy } from "./groups/heavy";
+import { structures } from "./groups/structures";
+import { svgs } from "./groups/svgs";
 import { printReport, type Reported } from "./reported";
 
 /** Every kind of attack, by name; each is given how many it makes, where that is said. */
-const GROUPS: Readonly<Record<string, (many?: number) => Promise<Reported[]>>> = { heavy };
+const GROUPS: Readonly<Record<string, (many?: number) => Promise<Reported[]>>> = { structures, designs, svgs, heavy };
 
 const [, , ...words] = process.argv;
 const many = words.map(Number).find((number) => number > 0);

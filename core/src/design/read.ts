@@ -1,5 +1,6 @@
 import { isNumberValue, isRecord } from "../fields/stored";
 import { ValidationError } from "yup";
+import { MOST_NUMBERS } from "../fields/most";
 import { resolveNumbers, scopeOf, type NumberToResolve } from "../formula/numbers";
 import { DESIGN, FORMAT, withDefaults, type Design } from "./design";
 import type { Problem } from "../formula/problem";
@@ -30,6 +31,16 @@ export function readDesign(data: unknown): ReadResult {
   if (isDeeperThan(data, DEEPEST)) {
     return refuse([{ path: "", message: `is nested more than ${DEEPEST} deep; no design needs that` }]);
   }
+  const kinds = kindsWithin(data);
+  if (kinds > MOST_KINDS) {
+    const [many, most] = [kinds.toLocaleString("en"), MOST_KINDS.toLocaleString("en")];
+    return refuse([
+      {
+        path: "",
+        message: `holds ${many} motifs, rules and fills; at most ${most} are read: nest fewer in each other`,
+      },
+    ]);
+  }
   const numbers = resolveNumbers(readableNumbers(data.numbers));
   const troubles = [...numbers.problems, ...troublesOf(data, numbers)];
   if (troubles.length > 0) return refuse(troubles);
@@ -43,19 +54,35 @@ const designSchema = DESIGN.schema();
 /** Levels of objects and lists a file may have. */
 const DEEPEST = 64;
 
+/** Motifs, rules and fills a file may have, each within others too. */
+const MOST_KINDS = 50_000;
+
 function isDeeperThan(data: unknown, levels: number): boolean {
   if (typeof data !== "object" || data === null) return false;
   return levels === 0 || Object.values(data).some((entry) => isDeeperThan(entry, levels - 1));
 }
 
+/** Problems told one by one. */
+const MOST_PROBLEMS = 200;
+
+/** How many things of a kind there are: motifs, rules and fills, those within others too. */
+function kindsWithin(data: unknown): number {
+  if (typeof data !== "object" || data === null) return 0;
+  const own = isRecord(data) && typeof data.kind === "string" ? 1 : 0;
+  return Object.values(data).reduce((sum: number, entry) => sum + kindsWithin(entry), own);
+}
+
 function refuse(problems: readonly Problem[]): ReadResult {
-  return { design: null, problems };
+  const told = problems.slice(0, MOST_PROBLEMS);
+  const rest = problems.length - told.length;
+  if (rest === 0) return { design: null, problems };
+  return { design: null, problems: [...told, { path: "", message: `has ${rest.toLocaleString("en")} more problems` }] };
 }
 
 /** Entries that can be computed at all; the schema tells about the others. */
 function readableNumbers(entries: unknown): NumberToResolve[] {
   if (!Array.isArray(entries)) return [];
-  return entries.map((entry: unknown, index) => {
+  return entries.slice(0, MOST_NUMBERS).map((entry: unknown, index) => {
     const name = isRecord(entry) && typeof entry.name === "string" ? entry.name : `#${index}`;
     const value = isRecord(entry) && isNumberValue(entry.value) ? entry.value : 0;
     return { name, value };
@@ -71,7 +98,7 @@ function troublesOf(data: unknown, numbers: ReturnType<typeof resolveNumbers>): 
     motif: motifSchema,
   };
   try {
-    designSchema.validateSync(data, { strict: true, abortEarly: false, context });
+    designSchema.validateSync(data, { strict: true, abortEarly: false, disableStackTrace: true, context });
     return [];
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

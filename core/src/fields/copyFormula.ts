@@ -1,5 +1,6 @@
 import { compileFormula, type Scope } from "../formula/compile";
 import { FormulaError } from "../formula/formulaError";
+import { shortened } from "../formula/shortened";
 
 /** A formula computed for each copy, with the named numbers it uses at their present values. */
 export interface CopyFormula {
@@ -20,12 +21,12 @@ export function readCopyFormula(
     for (const name of compileFormula(text).names) {
       if (names.includes(name)) continue;
       const value = scope(name);
-      if (value === undefined) return { trouble: `“${text}”: ${unknownName(name, names)}` };
+      if (value === undefined) return { trouble: `“${shortened(text)}”: ${unknownName(name, names)}` };
       numbers[name] = value;
     }
     return { text, numbers };
   } catch (error) {
-    if (error instanceof FormulaError) return { trouble: `“${text}”: ${error.message}` };
+    if (error instanceof FormulaError) return { trouble: `“${shortened(text)}”: ${error.message}` };
     throw error;
   }
 }

@@ -1,6 +1,7 @@
 import { compileFormula, type Scope } from "../formula/compile";
 import { FormulaError } from "../formula/formulaError";
 import type { NumberValue } from "../formula/numbers";
+import { shortened } from "../formula/shortened";
 
 /** What a number may be. Both ends belong to the range. */
 export interface Limits {
@@ -37,10 +38,10 @@ export function valueOf(stored: NumberValue, limits: Limits, scope: Scope): Outc
     const value = compileFormula(stored).evaluate(scope);
     const outcome = checkLimits(value, limits);
     return "trouble" in outcome
-      ? { trouble: `“${stored}” gives ${Number(value.toPrecision(6))}; it ${outcome.trouble}` }
+      ? { trouble: `“${shortened(stored)}” gives ${Number(value.toPrecision(6))}; it ${outcome.trouble}` }
       : outcome;
   } catch (error) {
-    if (error instanceof FormulaError) return { trouble: `“${stored}”: ${error.message}` };
+    if (error instanceof FormulaError) return { trouble: `“${shortened(stored)}”: ${error.message}` };
     throw error;
   }
 }

@@ -1,4 +1,4 @@
-import { array, ValidationError } from "yup";
+import { array, lazy, mixed, ValidationError, type ISchema } from "yup";
 import type { FieldInfo, FieldOf, StructureField } from "./field";
 import { given } from "./given";
 import { rewriteList } from "./rewriting";
@@ -20,9 +20,9 @@ export function list<T, S>(
   return {
     type: "structure",
     schema() {
-      const schema = array(given(entry).schema()).max(most);
+      const schema = array(given(entry).schema());
       const full = least > 0 ? schema.min(least) : schema;
-      return unique ? full.test("unique", allDiffer(unique)) : full;
+      return noMoreThan(most, unique ? full.test("unique", allDiffer(unique)) : full);
     },
     isDefault: (stored) => stored === undefined || (Array.isArray(stored) && stored.length === 0),
     complete: (stored) => entriesOf(stored).map((one) => entry.complete(one)),
@@ -33,6 +33,12 @@ export function list<T, S>(
       Array.isArray(stored) ? rewriteList(stored, (one, index) => entry.rewrite(one, by, `${path}[${index}]`)) : stored,
     words: entry.words,
   };
+}
+
+/** The schema of a list with so many entries at most: of more none is looked at, which could take for ever. */
+export function noMoreThan<T>(most: number, entries: ISchema<T>) {
+  const tooMany = mixed().test("max", `must have at most ${most} entries`, () => false);
+  return lazy((value: unknown) => (Array.isArray(value) && value.length > most ? tooMany : entries));
 }
 
 function entriesOf(stored: unknown): readonly unknown[] {

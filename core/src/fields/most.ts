@@ -3,7 +3,7 @@ export const MOST_COPIES = 200_000;
 /** Copies all parts of a design may have together; checked before any is computed. */
 export const MOST_COPIES_IN_ALL = 400_000;
 /** Seconds the shapes of a design may take, on a usual machine: worked out from numbers before they are computed. */
-export const MOST_SECONDS = 12;
+export const MOST_SECONDS = 10;
 /** Sides, dots and dashes of all copies of a design. */
 export const MOST_DRAWN = 10_000_000;
 /** Seconds a file may take, on a usual machine: worked out from what there is to draw. */

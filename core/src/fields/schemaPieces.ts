@@ -47,13 +47,16 @@ interface Adaptable {
   nullable: () => ISchema<unknown>;
 }
 
+/** Unknown fields that are told one by one. */
+const MOST_TOLD = 20;
+
 /** An object with these fields and no others; each unknown one is an error at its own path. */
 export function exactly(shape: ObjectShape) {
   return object(shape).test("known", function (value: unknown) {
     const unknown = isRecord(value) ? Object.keys(value).filter((key) => !Object.hasOwn(shape, key)) : [];
     if (unknown.length === 0) return true;
     const known = Object.keys(shape).join(", ");
-    const errors = unknown.map((key) =>
+    const errors = unknown.slice(0, MOST_TOLD).map((key) =>
       this.createError({
         path: this.path ? `${this.path}.${key}` : key,
         message: `is not a field here; known are ${known}`,

@@ -58,11 +58,18 @@ export function kindSchema(
   fieldsOf: (kind: string) => FieldTable | undefined,
   shared: Readonly<Record<string, ISchema<unknown>>>,
 ) {
+  // Made when a kind is first met: a design may hold thousands of one.
+  const known = new Map<string, ISchema<unknown>>();
+  const schemaOf = (kind: string) => {
+    const fields = fieldsOf(kind);
+    return fields && exactly({ kind: string().required().oneOf(kinds), ...shared, ...schemasOf(fields) });
+  };
   return lazy((value: unknown) => {
-    const kind = kindOf(value);
-    const fields = kind === undefined ? undefined : fieldsOf(kind);
-    if (!fields) return mixed().test("kind", kindTest(kinds));
-    return exactly({ kind: string().required().oneOf(kinds), ...shared, ...schemasOf(fields) });
+    const kind = kindOf(value) ?? "";
+    const schema = known.get(kind) ?? schemaOf(kind);
+    if (!schema) return mixed().test("kind", kindTest(kinds));
+    known.set(kind, schema);
+    return schema;
   });
 }
 

@@ -26,6 +26,8 @@ const STRENGTH: ReadonlyMap<string, number> = new Map([
 /** A leading minus binds looser than `^`, so that −2^2 is −4, and tighter than `*`. */
 const SIGN_STRENGTH = 3;
 const DEEPEST = 64;
+/** Characters a formula may have: every sign of a sum lies within the one after it when it is computed. */
+const LONGEST = 4_000;
 
 const remembered = new Map<string, CompiledFormula>();
 const REMEMBERED_AT_MOST = 2000;
@@ -34,6 +36,11 @@ const REMEMBERED_AT_MOST = 2000;
 export function compileFormula(formula: string): CompiledFormula {
   const known = remembered.get(formula);
   if (known) return known;
+  if (formula.length > LONGEST) {
+    throw new FormulaError(
+      `is longer than the ${LONGEST.toLocaleString("en")} characters a formula may have; give parts of it names`,
+    );
+  }
   const compiled = new Parser(tokenise(formula)).read();
   if (remembered.size >= REMEMBERED_AT_MOST) remembered.clear();
   remembered.set(formula, compiled);

@@ -5,12 +5,12 @@ import { inWords } from "../scene/tooMuch";
 import type { FormatTraits, MakeOptions } from "./format";
 import type { Subject } from "./subject";
 
-/** What each copy, side, and dot or dash takes in a format, seconds on a usual machine. */
+/** What each copy, side, side of an outline, and dot or dash takes in a format, seconds on a usual machine. */
 export type SecondsEach = Readonly<Partial<Record<keyof DrawnSize, number>>>;
 
 /** What so much takes in all. */
-export function secondsFor(drawn: DrawnSize, { copies = 0, sides = 0, dots = 0 }: SecondsEach): number {
-  return drawn.copies * copies + drawn.sides * sides + drawn.dots * dots;
+export function secondsFor(drawn: DrawnSize, { copies = 0, sides = 0, outlines = 0, dots = 0 }: SecondsEach): number {
+  return drawn.copies * copies + drawn.sides * sides + drawn.outlines * outlines + drawn.dots * dots;
 }
 
 /** Why a file would take too long, in words; null where it does not. Worked out from how much there is to draw, before it is. */

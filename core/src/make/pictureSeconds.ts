@@ -6,9 +6,9 @@ import type { Scene } from "../scene/scene";
 import { secondsFor } from "./makingSeconds";
 
 /** What the rasteriser takes for each; copies that are one outline cost their sides alone. */
-const EACH = { copies: 120e-6, sides: 1.5e-6, dots: 13e-6 };
+const EACH = { copies: 150e-6, sides: 8e-6, dots: 13e-6 };
 /** What a pixel takes, and again for each part whose effects are computed for it. */
-const A_PIXEL = { plain: 0.1e-6, withEffects: 0.4e-6 };
+const A_PIXEL = { plain: 0.1e-6, withEffects: 0.8e-6 };
 /** Images of effects are no larger than this, pixels. */
 const LARGEST_IMAGE = 36_000_000;
 

@@ -9,7 +9,7 @@ import { boxOfCopies } from "./boxOfCopies";
 import { areaOfCopies } from "./copyOutlines";
 import type { Group, Mark, PreparedRule, Transforms } from "./definition";
 import type { LinkReport } from "./linkedNumbers";
-import { mostCopiesCheck } from "./mostCopies";
+import { farthestCheck, mostCopiesCheck } from "./mostCopies";
 import { matrixAt, MATRIX_STRIDE, pickCopies, sourcePlacement, type Placements } from "./placements";
 import { placingTrouble } from "../formula/incomputable";
 import type { Shape } from "./shape";
@@ -98,6 +98,7 @@ export function composeRules(
     mostCopiesCheck((transforms.matrices.length / MATRIX_STRIDE) * stage.placements.count);
     applied.push({ rule: number, prepared, group, first: matrixAt(transforms.matrices, 0) });
     stage = repeat(number, stage, transforms, after);
+    farthestCheck(stage.placements);
   };
   rules.forEach((rule, index) => placingTrouble(`rules[${rule.number}]`, () => apply(rule, index)));
   return {

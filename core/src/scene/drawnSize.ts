@@ -12,6 +12,8 @@ export interface DrawnSize {
   readonly copies: number;
   /** Sides of all of them. */
   readonly sides: number;
+  /** Sides of outlines, each outline once however many copies have it. */
+  readonly outlines: number;
   /** Dots and dashes along their lines. */
   readonly dots: number;
 }
@@ -28,14 +30,16 @@ export function drawnSizeOf({ shapes, placements }: Copies, line: LineShape | nu
   if (shapeOf) for (const shape of shapeOf) uses[shape] = (uses[shape] ?? 0) + 1;
   else uses[0] = count;
   const period = periodOf(line);
-  let [sides, dots] = [0, 0];
+  let [sides, outlines, dots] = [0, 0, 0];
   shapes.forEach(({ path }, shape) => {
     const used = uses[shape] ?? 0;
     if (used === 0) return;
-    sides += used * path.reduce((sum, { coordinates }) => sum + (coordinates.length - 2) / 6, 0);
+    const own = path.reduce((sum, { coordinates }) => sum + (coordinates.length - 2) / 6, 0);
+    sides += used * own;
+    outlines += own;
     if (period !== null) dots += (used * lengthOf(path)) / period;
   });
-  return { copies: count, sides, dots };
+  return { copies: count, sides, outlines, dots };
 }
 
 /** How much there is to draw of everything that is made. */
@@ -46,11 +50,16 @@ export function drawnSizeOfScene(scene: Scene): DrawnSize {
 }
 
 /** Nothing at all. */
-export const NOTHING_DRAWN: DrawnSize = { copies: 0, sides: 0, dots: 0 };
+export const NOTHING_DRAWN: DrawnSize = { copies: 0, sides: 0, outlines: 0, dots: 0 };
 
 /** Both. */
 export function together(one: DrawnSize, other: DrawnSize): DrawnSize {
-  return { copies: one.copies + other.copies, sides: one.sides + other.sides, dots: one.dots + other.dots };
+  return {
+    copies: one.copies + other.copies,
+    sides: one.sides + other.sides,
+    outlines: one.outlines + other.outlines,
+    dots: one.dots + other.dots,
+  };
 }
 
 /** From one dot or dash of a line to the next, millimetres; null where there are none. */

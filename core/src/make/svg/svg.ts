@@ -38,7 +38,7 @@ export function makeSvg({ design, scene }: Subject, { dpi }: Pick<MakeOptions, "
 }
 
 /** What each takes as an SVG. */
-export const SVG_SECONDS = { copies: 8e-6, dots: 3e-6 };
+export const SVG_SECONDS = { copies: 8e-6, outlines: 3e-6, dots: 3e-6 };
 
 /** The design as vectors at real size, which opens here again. */
 export const svg: FlatFormat = {

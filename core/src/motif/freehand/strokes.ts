@@ -1,5 +1,6 @@
 import { array, lazy, mixed, string } from "yup";
 import { isHexColor } from "../../fields/colors";
+import { noMoreThan } from "../../fields/list";
 import { MOST_STROKE_POINTS, MOST_STROKES } from "../../fields/most";
 import { plain } from "../../fields/plain";
 import { exactly, plainNumber } from "../../fields/schemaPieces";
@@ -17,14 +18,14 @@ export type StrokeStyle = {
 export const STROKES = plain<readonly StrokeValue[]>({
   standard: [],
   is: isStrokes,
-  schema: () => array(strokeSchema().required()).max(MOST_STROKES),
+  schema: () => noMoreThan(MOST_STROKES, array(strokeSchema().required())),
 });
 
 /** What single strokes have of their own, by their number. */
 export const STROKE_STYLES = plain<readonly (StrokeStyle | null)[]>({
   standard: [],
   is: isStyles,
-  schema: () => array(styleSchema()).max(MOST_STROKES),
+  schema: () => noMoreThan(MOST_STROKES, array(styleSchema())),
 });
 
 function isStrokes(stored: unknown): stored is readonly StrokeValue[] {

@@ -1,5 +1,6 @@
 import { array, string } from "yup";
 import { isHexColor } from "../../fields/colors";
+import { noMoreThan } from "../../fields/list";
 import { MOST_SHAPES } from "../../fields/most";
 import { plain } from "../../fields/plain";
 import { exactly, plainNumber } from "../../fields/schemaPieces";
@@ -66,7 +67,7 @@ function sourceSchema() {
     line: line.optional(),
     opacity: plainNumber(),
   });
-  return exactly({ width: side(), height: side(), shapes: array(shape).required().max(MOST_SHAPES) })
+  return exactly({ width: side(), height: side(), shapes: noMoreThan(MOST_SHAPES, array(shape).required()) })
     .default(undefined)
     .optional();
 }

@@ -41,9 +41,11 @@ export function resolveStep(step: WalkStepValue, resolver: Resolver, path: strin
   };
 }
 
-/** How many steps are taken in all when the repeats are walked. */
+/** How many steps are taken in all when the repeats are walked; to repeat nothing is a step as well. */
 function takenSteps(steps: readonly WalkStep[]): number {
-  return steps.reduce((sum, step) => sum + (step.kind === "times" ? step.times * takenSteps(step.steps) : 1), 0);
+  const repeated = (step: Extract<WalkStep, { readonly kind: "times" }>) =>
+    step.times * Math.max(1, takenSteps(step.steps));
+  return steps.reduce((sum, step) => sum + (step.kind === "times" ? repeated(step) : 1), 0);
 }
 
 /** Why a walk cannot be taken, or null. */

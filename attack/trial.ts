@@ -1,6 +1,7 @@
 import {
   formatOf,
   importSvg,
+  loadGeometryEngine,
   makeFile,
   openDesign,
   problemLine,
@@ -91,6 +92,7 @@ async function fileOf(design: Design, extension: string, options: Partial<MakeOp
 const NO_NUMBERS = /[\s,:("](NaN|-?Infinity|undefined)[\s,)"]/;
 
 async function tryImport(svg: string): Promise<Outcome> {
+  await loadGeometryEngine(NODE_HOST.geometryEngine);
   const read = importSvg(svg);
   if ("refusal" in read) {
     return { made: false, refusals: [read.refusal], faults: read.refusal === "" ? [WORDLESS] : [] };

@@ -41,7 +41,7 @@ export async function tried(
   });
   const one = async ({ name, trial }: NamedTrial): Promise<Tried> => {
     const outcome = await pool.run(trial).catch((error: unknown): Measured => {
-      const fault = error instanceof UndoneTask ? WHY[error.why] : `an exception: ${String(error)}`;
+      const fault = error instanceof UndoneTask ? WHY[error.why] : `an exception: ${String(error).split("\n", 2).join(" ")}`;
       return { made: false, refusals: [], faults: [fault], seconds: NaN, megabytes: NaN };
     });
     const late = outcome.seconds > slow ? [`took ${outcome.seconds.toFixed(1)} s`] : [];

@@ -10,7 +10,7 @@ import { tried, type NamedTrial } from "../tried";
 export const DESIGN_LIMITS = { seconds: 20, slow: 5, megabytes: 1_500 };
 
 /** Files each of which is made by another way. */
-const FILES = ["svg", "pdf", "png", "dxf", "gcode", "stitch.json", "stl", "tile.svg", "print.pdf"];
+const FILES = ["svg", "pdf", "png", "dxf", "gcode", "stitch.json", "stl", "tile.svg", "print.png"];
 
 /** Designs changed by chance, the same for the same seed. */
 export function designTrials(many: number, seed: number): NamedTrial[] {

@@ -14,7 +14,7 @@ interface Slot {
 /** A design in which a few things are not as they were. */
 export function mutatedDesign(seeds: readonly object[], random: Random): string {
   const design: unknown = structuredClone(pick(seeds, random));
-  const changes = 1 + upTo(4, random);
+  const changes = random() < 0.6 ? 1 : 1 + upTo(4, random);
   for (let change = 0; change < changes; change++) {
     const slots = slotsOf(design);
     if (slots.length > 0) pick(CHANGES, random)(pick(slots, random), { slots, seeds, random });

@@ -3,7 +3,6 @@ import compression from "compression";
 import express, { type Express } from "express";
 import helmet from "helmet";
 import type { Logger } from "pino";
-import { pinoHttp } from "pino-http";
 import type { DesignStore } from "./db/designStore";
 import type { Jobs } from "./jobs/jobs";
 import { healthOf } from "./health";
@@ -16,6 +15,7 @@ import { jobRoutes } from "./routes/jobs";
 import { keepRoutes } from "./routes/keep";
 import { makeRoutes } from "./routes/make";
 import { shelfRoutes } from "./routes/shelf";
+import { requestLog } from "./requestLog";
 import { sameOrigin } from "./sameOrigin";
 
 interface Parts {
@@ -35,7 +35,7 @@ interface Parts {
 /** The application over HTTP: the calls under /api, and the interface for every other path. */
 export function createApp({ store, pools, pictures, jobs, logger, dataFolder, webFolder, hosts }: Parts): Express {
   const app = express();
-  app.use(pinoHttp({ logger }));
+  app.use(requestLog(logger));
   app.use(safeHeaders());
   app.use(knownHost(hosts));
   app.use(compression());

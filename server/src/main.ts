@@ -7,6 +7,7 @@ import { openDatabase } from "./db/database";
 import { DesignStore } from "./db/designStore";
 import { beOnlyServer } from "./db/onlyServer";
 import { seed } from "./db/seed";
+import { drainer } from "./drain";
 import { Jobs } from "./jobs/jobs";
 import { JobStore } from "./jobs/jobStore";
 import { Pictures } from "./pictures";
@@ -35,15 +36,16 @@ async function main(settings: Settings): Promise<void> {
     createApp({ store, pools, pictures, jobs, logger, dataFolder, webFolder, hosts: knownHosts(settings) }),
   );
 
+  const drain = drainer(server);
   const stop = () => {
-    server.close(() => {
+    drain((cutOff) => {
+      for (const asked of cutOff) console.error(`Cut off while stopping: ${asked}`);
       endCopies();
       void Promise.all([pools.close(), jobs.close()]).then(() => {
         close();
         letGo();
       });
     });
-    server.closeAllConnections();
   };
   process.once("SIGINT", stop);
   process.once("SIGTERM", stop);

@@ -1,8 +1,11 @@
 import type { DesignStore } from "./db/designStore";
 import type { Pools } from "./pools";
+import { HttpProblem } from "./problem";
 
 /** Pixels of a picture on its longer side. */
 const PIXELS = 480;
+/** Revisions without a picture that are remembered. */
+const MOST_REFUSED = 1_000;
 /** A design rests this long after a save before its picture is made, milliseconds: one being worked on is saved often. */
 const REST = 4_000;
 
@@ -17,6 +20,8 @@ interface PicturedRow {
 export class Pictures {
   private readonly waiting = new Map<string, NodeJS.Timeout>();
   private readonly underWay = new Map<string, Promise<Buffer>>();
+  /** Why there is none of some revisions: they will not have one when it is asked for again. */
+  private readonly refused = new Map<string, HttpProblem>();
 
   constructor(
     private readonly store: DesignStore,
@@ -48,14 +53,25 @@ export class Pictures {
 
   private make(row: PicturedRow): Promise<Buffer> {
     const key = `${row.id} ${row.revision}`;
-    const making = this.underWay.get(key) ?? this.makeAndKeep(row).finally(() => this.underWay.delete(key));
+    const refusal = this.refused.get(key);
+    if (refusal) return Promise.reject(refusal);
+    const making = this.underWay.get(key) ?? this.makeAndKeep(row, key).finally(() => this.underWay.delete(key));
     this.underWay.set(key, making);
     return making;
   }
 
-  private async makeAndKeep({ id, revision, content }: PicturedRow): Promise<Buffer> {
-    const png = await this.pools.picture(content, PIXELS);
+  private async makeAndKeep({ id, revision, content }: PicturedRow, key: string): Promise<Buffer> {
+    const png = await this.pools.picture(content, PIXELS).catch((error: unknown) => {
+      // What is too much at once may go another time.
+      if (error instanceof HttpProblem && error.problems !== null) this.remember(key, error);
+      throw error;
+    });
     await this.store.keepPicture(id, revision, png);
     return png;
+  }
+
+  private remember(key: string, refusal: HttpProblem): void {
+    if (this.refused.size >= MOST_REFUSED) this.refused.delete([...this.refused.keys()][0] ?? "");
+    this.refused.set(key, refusal);
   }
 }

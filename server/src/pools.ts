@@ -9,6 +9,10 @@ import { ProcessPool, UndoneTask, type Undone } from "./work/processPool";
 /** What reading a design may take, and making a file of it. */
 const READING = { most: 2, ready: 1, seconds: 30, megabytes: 1_024, queue: 200 };
 const MAKING = { most: 2, ready: 0, seconds: 60, megabytes: 2_048, queue: 200 };
+/** What is soon done has a process to itself, so it does not wait behind what is not; what takes longer after all goes there. */
+const QUICK = { most: 1, ready: 0, seconds: 5, megabytes: 1_024, queue: 200 };
+/** A design of no more copies than this is soon made. */
+const FEW_COPIES = 2_000;
 /** So many designs that ended a process are remembered. */
 const REMEMBERED = 1_000;
 
@@ -34,6 +38,7 @@ export class Pools {
     inRepository("server/dist/work/makeWorker.js"),
     MAKING,
   );
+  private readonly quick = new ProcessPool<MakeTask, MakeResult>(inRepository("server/dist/work/makeWorker.js"), QUICK);
   /** Why designs ended their processes, by what they hold. */
   private readonly ended = new Map<string, HttpProblem>();
 
@@ -48,8 +53,19 @@ export class Pools {
   }
 
   /** Makes a file of a design that was found right before; `gone` stops it. */
-  async make(content: string, as: string, options: Partial<MakeOptions>, gone?: AbortSignal): Promise<MadeFile> {
-    return fileOf(await this.work({ content, as, options }, gone));
+  async make(
+    { content, summary }: ReadDesign,
+    as: string,
+    options: Partial<MakeOptions>,
+    gone?: AbortSignal,
+  ): Promise<MadeFile> {
+    const task = { content, as, options };
+    if (summary.copies > FEW_COPIES) return fileOf(await this.work(task, gone));
+    const made = await this.quick.run(task, gone).catch((error: unknown) => {
+      if (error instanceof UndoneTask) return this.work(task, gone);
+      throw error;
+    });
+    return fileOf(made);
   }
 
   /** A picture of a design, so many pixels on its longer side. */
@@ -59,11 +75,11 @@ export class Pools {
 
   /** How much is under way. */
   load() {
-    return { reading: this.reading.load(), making: this.making.load() };
+    return { reading: this.reading.load(), making: this.making.load(), quick: this.quick.load() };
   }
 
   close(): Promise<void> {
-    return Promise.all([this.reading.close(), this.making.close()]).then(() => undefined);
+    return Promise.all([this.reading.close(), this.making.close(), this.quick.close()]).then(() => undefined);
   }
 
   private work(task: MakeTask, gone?: AbortSignal): Promise<MakeResult> {

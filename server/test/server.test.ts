@@ -65,6 +65,24 @@ describe("designs", () => {
     expect((await send("PUT", `/api/designs/${id}`, DESIGN, { "If-Match": "three" })).status).toBe(400);
   });
 
+  test("a save may build on one of several revisions; weak tags and those of others never match", async () => {
+    const id = await create();
+    const save = async (tags: string) => (await send("PUT", `/api/designs/${id}`, DESIGN, { "If-Match": tags })).status;
+    expect(await save('"7", "1"')).toBe(200);
+    expect(await save('W/"2"')).toBe(412);
+    expect(await save('"2,3", "two"')).toBe(412);
+    expect(await save('"x",,  "2"')).toBe(200);
+    expect(await save(" * ")).toBe(200);
+    for (const none of ["", ",", "2", '"2" 3', '"2', "*, *"]) expect([none, await save(none)]).toEqual([none, 400]);
+  });
+
+  test("a save that builds on an old revision is refused before the design is looked at", async () => {
+    const id = await create();
+    const faulty = { ...DESIGN, parts: [{ id: "a" }] };
+    expect((await send("PUT", `/api/designs/${id}`, faulty, { "If-Match": '"4"' })).status).toBe(412);
+    expect((await send("PUT", `/api/designs/${id}`, faulty, { "If-Match": '"1"' })).status).toBe(422);
+  });
+
   test("of ten saves on one revision exactly one is taken", async () => {
     const id = await create();
     const saves = Array.from({ length: 10 }, (_, k) =>

@@ -145,3 +145,41 @@ describe("while it works", () => {
     expect(performance.now() - asked).toBeLessThan(2_000);
   });
 });
+
+describe("requests beside each other", () => {
+  const discs = (columns: number, rows: number, join: object) => ({
+    ...DESIGN,
+    parts: [
+      {
+        id: "a",
+        motif: { kind: "disc", radius: 4 },
+        rules: [{ kind: "grid", columns, rows, pitch: { x: 1.5, y: 1.5 } }],
+        join,
+      },
+    ],
+  });
+
+  test("a small file does not wait behind heavy ones, and health is told at once", async () => {
+    const heavy = [0, 1, 2, 3].map((k) => send("POST", "/api/make?as=svg", discs(60, 45 + k, { mode: "merge" })));
+    let done = 0;
+    for (const one of heavy) void one.then(() => done++);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    const began = done;
+    expect((await call("/api/health")).status).toBe(200);
+    expect((await send("POST", "/api/make?as=svg", DESIGN)).status).toBe(200);
+    expect(done - began).toBeLessThan(heavy.length);
+    expect((await Promise.all(heavy)).map(({ status }) => status)).toEqual([200, 200, 200, 200]);
+  });
+
+  test("a design that would take too long is refused at the field that makes it so much, and the next one is made", async () => {
+    const refused = await send("POST", "/api/make?as=svg", discs(200, 100, { mode: "evenOdd" }));
+    expect(refused.status).toBe(422);
+    expect((await answer(refused)).errors).toEqual([
+      {
+        path: "parts[0].rules[0].columns",
+        message: expect.stringMatching(/takes about \d+ (seconds|minutes) or more/),
+      },
+    ]);
+    expect((await send("POST", "/api/make?as=svg", DESIGN)).status).toBe(200);
+  });
+});

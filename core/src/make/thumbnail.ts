@@ -8,6 +8,7 @@ import type { PartScene, Scene } from "../scene/scene";
 import { hasSolids } from "../solid/layout";
 import { SolidBuilder } from "../solid/solidBuilder";
 import type { MakeHost } from "./makeFile";
+import { pictureSeconds } from "./pictureSeconds";
 import { makePng } from "./png";
 import { subjectOf } from "./subject";
 
@@ -20,25 +21,25 @@ export async function thumbnailOf(design: Design, pixels: number, host: MakeHost
   const { scene } = subjectOf(design);
   const { width, height } = scene.sheet;
   const across = Math.max(1, Math.round((pixels * width) / Math.max(width, height)));
-  if (!hasSolids(design)) return { file: makePng(thinned(scene), across) };
+  if (!hasSolids(design)) return { file: makePng(thinned(scene, across), across) };
   const down = Math.max(1, Math.round((pixels * height) / Math.max(width, height)));
   const made = await new SolidBuilder(host).picture(design, across, down);
   if ("problem" in made) return { problems: [made.problem] };
   return { file: new Uint8Array(encode({ width: across, height: down, data: onPaper(made.pixels), channels: 4 })) };
 }
 
-/** Copies a small picture shows. */
-const MOST_SHOWN = 60_000;
+/** Seconds a small picture may take, on a usual machine. */
+const MOST_SECONDS = 4;
+/** Fewer copies than this are no pattern of many: all of them are seen. */
+const FEW = 500;
 
 /** A scene of which a small picture can be made soon: of very many copies it shows every second, third and so on. */
-function thinned(scene: Scene): Scene {
-  const all = scene.parts.reduce((sum, { geometry }) => sum + geometry.placements.count, 0);
-  const every = Math.ceil(all / MOST_SHOWN);
+function thinned(scene: Scene, across: number): Scene {
+  const every = Math.ceil(pictureSeconds(scene, across) / MOST_SECONDS);
   if (every <= 1) return scene;
   const parts = scene.parts.map((part): PartScene => {
     const { placements } = part.geometry;
-    // A few copies are no pattern of many: all of them are seen.
-    if (placements.count <= MOST_SHOWN / scene.parts.length || part.geometry.joined) return part;
+    if (placements.count < FEW || part.geometry.joined) return part;
     const shown = Uint32Array.from({ length: Math.ceil(placements.count / every) }, (_, index) => index * every);
     return { ...part, geometry: { ...part.geometry, placements: pickCopies(placements, shown) } };
   });

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, gt, isNotNull, isNull, ne, notInArray, or, sql, type SQL } from "drizzle-orm";
 import type { ReadDesign } from "../pools";
 import type { Database } from "./database";
+import { isExpected, type Expected } from "./expected";
 import { designs, pictures, revisions } from "./schema";
 import { ShelfStore } from "./shelfStore";
 import { TakeStore } from "./takeStore";
@@ -99,12 +100,12 @@ export class DesignStore {
     });
   }
 
-  /** Replaces a design if it is still at the expected revision; null expects nothing. */
-  async save(id: string, { content, summary }: ReadDesign, expected: number | null): Promise<SaveOutcome> {
+  /** Replaces a design if it is still at a revision that is expected. */
+  async save(id: string, { content, summary }: ReadDesign, expected: Expected): Promise<SaveOutcome> {
     return this.queue.run(async () => {
       const current = await this.find(id);
       if (!current || current.binned !== null) return { kind: "missing" };
-      if (expected !== null && current.revision !== expected) return { kind: "stale", revision: current.revision };
+      if (!isExpected(expected, current.revision)) return { kind: "stale", revision: current.revision };
       const revision = current.revision + 1;
       const changed = Date.now();
       await this.db.batch([

@@ -2,6 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, type SQL } from "drizzle-
 import { MOST_PIECES, type ShelfKind } from "@twin-petal/core";
 import type { Database } from "./database";
 import type { SaveOutcome } from "./designStore";
+import { isExpected, type Expected } from "./expected";
 import { shelf } from "./schema";
 import type { WriteQueue } from "./writeQueue";
 
@@ -52,12 +53,12 @@ export class ShelfStore {
     });
   }
 
-  /** Replaces a piece if it is still at the expected revision; null expects nothing. */
-  save(id: string, piece: PieceContent, expected: number | null): Promise<SaveOutcome> {
+  /** Replaces a piece if it is still at a revision that is expected. */
+  save(id: string, piece: PieceContent, expected: Expected): Promise<SaveOutcome> {
     return this.queue.run(async () => {
       const current = await this.find(id);
       if (!current) return { kind: "missing" };
-      if (expected !== null && current.revision !== expected) return { kind: "stale", revision: current.revision };
+      if (!isExpected(expected, current.revision)) return { kind: "stale", revision: current.revision };
       const revision = current.revision + 1;
       await this.db
         .update(shelf)

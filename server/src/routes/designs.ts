@@ -1,6 +1,7 @@
 import { Router, type Request, type Response } from "express";
 import { object, string, ValidationError } from "yup";
 import type { DesignStore, ListQuery } from "../db/designStore";
+import { isExpected } from "../db/expected";
 import type { Pictures } from "../pictures";
 import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
@@ -55,6 +56,9 @@ export function designRoutes(store: DesignStore, pools: Pools, pictures: Picture
 
   router.put("/:id", takeBody, async (request, response) => {
     const expected = expectedRevision(request);
+    // Known before anything is read: what builds on an old one is not worth reading.
+    const { revision } = await existing(store, request.params.id);
+    if (!isExpected(expected, revision)) throw stale(revision);
     const outcome = await store.save(request.params.id, await designIn(request, pools), expected);
     if (outcome.kind === "missing") throw missing(request.params.id);
     if (outcome.kind === "stale") throw stale(outcome.revision);

@@ -14,15 +14,15 @@ export function makeRoutes(pools: Pools): Router {
       throw new HttpProblem(400, `“as” must be one of ${FORMATS.map(({ extension }) => extension).join(", ")}.`);
     }
     const options = optionsIn(request);
-    const { content, summary } = await designIn(request, pools);
+    const design = await designIn(request, pools);
     // Who has gone away waits for nothing.
     const gone = new AbortController();
     response.once("close", () => gone.abort());
-    const { file, notes } = await pools.make(content, format.extension, options, gone.signal);
+    const { file, notes } = await pools.make(design, format.extension, options, gone.signal);
     // A header holds plain letters only.
     if (notes.length > 0) response.set("Notes", notes.map(encodeURIComponent).join(", "));
     response
-      .attachment(`${fileName(summary.name)}.${format.extension}`)
+      .attachment(`${fileName(design.summary.name)}.${format.extension}`)
       .type(format.mediaType)
       .send(file);
   });

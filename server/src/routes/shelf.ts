@@ -4,6 +4,7 @@ import type { ShelfStore } from "../db/shelfStore";
 import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
 import { DESIGN_TYPE, designIn, takeBody } from "./designBody";
+import { isExpected } from "../db/expected";
 import { etagOf, expectedRevision } from "./etag";
 import { newId } from "./newId";
 
@@ -34,14 +35,12 @@ export function shelfRoutes(shelf: ShelfStore, pools: Pools): Router {
   router.put("/:id", takeBody, async (request, response) => {
     const { id } = request.params;
     const expected = expectedRevision(request);
-    const { kind } = await onShelf(shelf, id);
+    const { kind, revision: before } = await onShelf(shelf, id);
+    if (!isExpected(expected, before)) throw stalePiece(before);
     const { content, summary } = await designIn(request, pools, kind);
     const outcome = await shelf.save(id, { name: summary.name, content }, expected);
     if (outcome.kind === "missing") throw nowhere(id);
-    if (outcome.kind === "stale") {
-      const { revision } = outcome;
-      throw new HttpProblem(412, `The piece has changed since; it is at revision ${revision}.`, { revision });
-    }
+    if (outcome.kind === "stale") throw stalePiece(outcome.revision);
     response.set("ETag", etagOf(outcome.revision)).json({ id, revision: outcome.revision });
   });
 
@@ -75,3 +74,8 @@ async function onShelf(shelf: ShelfStore, id: string) {
 
 const nowhere = (id: string) => new HttpProblem(404, `There is nothing called “${id}” on the shelf.`);
 const full = () => new HttpProblem(409, `The shelf holds at most ${MOST_PIECES} pieces: take one off first.`);
+
+/** 412: what a change builds on is no longer so. */
+function stalePiece(revision: number): HttpProblem {
+  return new HttpProblem(412, `The piece has changed since; it is at revision ${revision}.`, { revision });
+}

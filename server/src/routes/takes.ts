@@ -2,6 +2,7 @@ import express, { Router, type Request } from "express";
 import { object, string, ValidationError } from "yup";
 import type { DesignStore } from "../db/designStore";
 import { HttpProblem } from "../problem";
+import { isExpected } from "../db/expected";
 import { etagOf, expectedRevision } from "./etag";
 import { existing, revisionOf, stale } from "./found";
 
@@ -27,7 +28,7 @@ export function takeRoutes(store: DesignStore): Router {
     const expected = expectedRevision(request);
     const name = nameIn(request);
     const { revision } = await existing(store, id);
-    if (expected !== null && expected !== revision) throw stale(revision);
+    if (!isExpected(expected, revision)) throw stale(revision);
     const takes = await store.takes.list(id);
     const same = takes.find((take) => take.revision === revision);
     if (same) throw new HttpProblem(409, `This state is kept already, as “${same.name}”.`, { revision });

@@ -5,7 +5,7 @@ export default {
   maxWorkers: "100%",
   // Some tests start a process of their own, beside others that do.
   testTimeout: 30_000,
-  roots: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/cli", "<rootDir>/web"],
+  roots: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/cli", "<rootDir>/web", "<rootDir>/attack"],
   setupFilesAfterEnv: ["<rootDir>/core/test/randomMembers.ts"],
   testMatch: ["**/*.test.ts"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],

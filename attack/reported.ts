@@ -15,6 +15,7 @@ export function reported(
 ): Reported {
   const count = (is: (one: Tried) => boolean) => String(trials.filter(is).length);
   const slowest = trials.reduce((most, { seconds }) => Math.max(most, seconds || 0), 0);
+  const slowestFile = trials.reduce((most, { fileSeconds }) => Math.max(most, fileSeconds || 0), 0);
   const largest = trials.reduce((most, { megabytes }) => Math.max(most, megabytes || 0), 0);
   const faults = trials.flatMap((one) => {
     const odd = isAsExpected(one) || one.faults.length > 0 ? [] : [`not as expected: ${one.refusals.join("; ")}`];
@@ -26,12 +27,13 @@ export function reported(
     count(({ made, refusals }) => !made && refusals.length > 0),
     String(faults.length),
     `${slowest.toFixed(1)} s`,
+    `${slowestFile.toFixed(1)} s`,
     `${largest.toFixed(0)} MB`,
   ];
   return { what, cells, faults };
 }
 
-const HEAD = ["", "tried", "made", "refused", "faults", "longest", "largest"];
+const HEAD = ["", "tried", "made", "refused", "faults", "longest", "longest file", "largest"];
 
 /** Prints lines as a table, and below it what was wrong. */
 export function printReport(lines: readonly Reported[]): void {

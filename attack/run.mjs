@@ -1,22 +1,21 @@
-/** Bundles the attack with the core it is made on, and runs it: `npm run attack`, or `npm run attack -- heavy designs 500`. */
+/** Bundles the attacks with what they attack, and runs them: `npm run attack`, or `npm run attack -- designs 500`. */
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { build } from "esbuild";
+import { build as bundle } from "esbuild";
+import { build } from "../scripts/build.mjs";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 process.chdir(root);
-await build({
+await build(["server", "attack"]);
+await bundle({
   absWorkingDir: root,
-  entryPoints: ["attack/attack.ts", "attack/trial.ts"],
+  entryPoints: ["attack/attack.ts"],
   outdir: "attack/dist",
   bundle: true,
   platform: "node",
   format: "esm",
   target: "node20",
   packages: "external",
-  alias: {
-    "@twin-petal/core": join(root, "core/src/index.ts"),
-    "@twin-petal/host": join(root, "host/src/nodeHost.ts"),
-  },
+  alias: { "@twin-petal/core": join(root, "core/src/index.ts") },
 });
 await import("./dist/attack.js");

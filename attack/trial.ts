@@ -30,9 +30,10 @@ export interface Outcome {
   readonly faults: readonly string[];
 }
 
-/** An outcome with the seconds it took, and the megabytes its process has come to. */
+/** An outcome with the seconds it took, files apart, and the megabytes its process has come to. */
 export interface Measured extends Outcome {
   readonly seconds: number;
+  readonly fileSeconds: number;
   readonly megabytes: number;
 }
 
@@ -42,10 +43,22 @@ const PIXELS = 320;
 /** Tries it, in a process of its own. */
 export default async function tryIt(trial: Trial): Promise<Measured> {
   const began = performance.now();
-  const outcome = await ("svg" in trial ? tryImport(trial.svg) : tryDesign(trial));
-  const seconds = (performance.now() - began) / 1_000;
-  return { ...outcome, seconds, megabytes: process.resourceUsage().maxRSS / 1_024 };
+  const first = "svg" in trial ? await tryImport(trial.svg) : await tryDesign({ ...trial, as: DATA });
+  const between = performance.now();
+  const files = "svg" in trial || !first.made ? NOTHING : await tryDesign({ ...trial, picture: false });
+  return {
+    made: first.made && ("svg" in trial || trial.as.length === 0 || files.made),
+    refusals: [...first.refusals, ...files.refusals],
+    faults: [...first.faults, ...files.faults],
+    seconds: (between - began) / 1_000,
+    fileSeconds: (performance.now() - between) / 1_000,
+    megabytes: process.resourceUsage().maxRSS / 1_024,
+  };
 }
+
+/** What is made of every design first: the scene as data. */
+const DATA = ["scene.json"];
+const NOTHING: Outcome = { made: false, refusals: [], faults: [] };
 
 async function tryDesign(trial: Extract<Trial, { readonly design: string }>): Promise<Outcome> {
   const { design, problems } = openDesign(trial.design);
@@ -93,15 +106,20 @@ const NO_NUMBERS = /[\s,:("](NaN|-?Infinity|undefined)[\s,)"]/;
 
 async function tryImport(svg: string): Promise<Outcome> {
   await loadGeometryEngine(NODE_HOST.geometryEngine);
+  const began = performance.now();
   const read = importSvg(svg);
+  const late = performance.now() - began > LONGEST_IMPORT ? ["took over two seconds to be taken over"] : [];
   if ("refusal" in read) {
-    return { made: false, refusals: [read.refusal], faults: read.refusal === "" ? [WORDLESS] : [] };
+    return { made: false, refusals: [read.refusal], faults: read.refusal === "" ? [WORDLESS] : late };
   }
   const content = { format: "twin-petal/1", parts: [{ id: "a", motif: { kind: "svg", source: read.source } }] };
   const outcome = await tryDesign({ design: JSON.stringify(content), as: ["svg"], picture: true, options: {} });
   const refused = outcome.made ? [] : [`taken over, but refused as a design: ${outcome.refusals.join("; ")}`];
-  return { ...outcome, faults: [...outcome.faults, ...refused] };
+  return { ...outcome, faults: [...outcome.faults, ...refused, ...late] };
 }
+
+/** Milliseconds. */
+const LONGEST_IMPORT = 2_000;
 
 const WORDLESS = "refused without words";
 

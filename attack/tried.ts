@@ -8,10 +8,11 @@ export interface NamedTrial {
   readonly trial: Trial;
 }
 
-/** What each trial may take: seconds it is given, those above which it is told as slow, and megabytes. */
+/** What each trial may take: seconds it is given in all, those for all but files, those for each file, and megabytes. */
 export interface TrialLimits {
   readonly seconds: number;
-  readonly slow: number;
+  readonly computed: number;
+  readonly files: number;
   readonly megabytes: number;
 }
 
@@ -22,6 +23,7 @@ export interface Tried {
   readonly made: boolean;
   readonly refusals: readonly string[];
   readonly seconds: number;
+  readonly fileSeconds: number;
   readonly megabytes: number;
   readonly faults: readonly string[];
 }
@@ -29,7 +31,7 @@ export interface Tried {
 /** Runs trials in processes of their own, two at a time; `heard` is told of each as it ends. */
 export async function tried(
   trials: readonly NamedTrial[],
-  { seconds, slow, megabytes }: TrialLimits,
+  { seconds, computed, files, megabytes }: TrialLimits,
   heard: (one: Tried) => void = () => undefined,
 ): Promise<Tried[]> {
   const pool = new ProcessPool<Trial, Measured>(inRepository("attack/dist/trial.js"), {
@@ -41,10 +43,14 @@ export async function tried(
   });
   const one = async ({ name, trial }: NamedTrial): Promise<Tried> => {
     const outcome = await pool.run(trial).catch((error: unknown): Measured => {
-      const fault = error instanceof UndoneTask ? WHY[error.why] : `an exception: ${String(error).split("\n", 2).join(" ")}`;
-      return { made: false, refusals: [], faults: [fault], seconds: NaN, megabytes: NaN };
+      const fault =
+        error instanceof UndoneTask ? WHY[error.why] : `an exception: ${String(error).split("\n", 2).join(" ")}`;
+      return { made: false, refusals: [], faults: [fault], seconds: NaN, fileSeconds: NaN, megabytes: NaN };
     });
-    const late = outcome.seconds > slow ? [`took ${outcome.seconds.toFixed(1)} s`] : [];
+    const late = [
+      ...(outcome.seconds > computed ? [`took ${outcome.seconds.toFixed(1)} s`] : []),
+      ...(outcome.fileSeconds > files ? [`its file took ${outcome.fileSeconds.toFixed(1)} s`] : []),
+    ];
     const done = { name, trial, ...outcome, faults: [...outcome.faults, ...late] };
     heard(done);
     return done;

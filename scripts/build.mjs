@@ -22,6 +22,11 @@ const TARGETS = {
     run: () =>
       bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/child", "work/deviceWorker"]),
   },
+  attack: {
+    result: "attack/dist/trial.js",
+    sources: ["core/src", "host/src", "attack/trial.ts"],
+    run: () => bundleNode("attack", ["trial"], ""),
+  },
   web: {
     result: "web/dist/index.html",
     sources: ["core/src", "web/src", "demo", "starters", "web/index.html", "web/vite.config.ts"],
@@ -29,10 +34,10 @@ const TARGETS = {
   },
 };
 
-function bundleNode(folder, entries) {
+function bundleNode(folder, entries, sources = "src/") {
   return bundle({
     absWorkingDir: root,
-    entryPoints: entries.map((entry) => `${folder}/src/${entry}.ts`),
+    entryPoints: entries.map((entry) => `${folder}/${sources}${entry}.ts`),
     outdir: `${folder}/dist`,
     bundle: true,
     platform: "node",

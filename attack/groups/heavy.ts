@@ -5,7 +5,7 @@ import { reported, type Reported } from "../reported";
 import { tried } from "../tried";
 
 /** What a design within the limits may take to be made here. */
-const WITHIN = { seconds: 60, slow: 20, megabytes: 1_500 };
+const WITHIN = { seconds: 60, computed: 20, files: 20, megabytes: 1_500 };
 
 /** Designs that cost too much are refused in words; those just within the limits are made in time. */
 export async function heavy(): Promise<Reported[]> {

@@ -1,14 +1,18 @@
 import { STRUCTURES } from "../odd/structures";
 import { reported, type Reported } from "../reported";
-import { tried } from "../tried";
+import { tried, type NamedTrial } from "../tried";
 
-const LIMITS = { seconds: 10, slow: 5, megabytes: 1_500 };
+export const STRUCTURE_LIMITS = { seconds: 20, computed: 5, files: 20, megabytes: 1_500 };
+
+/** Each of them once. */
+export function structureTrials(): NamedTrial[] {
+  return STRUCTURES.map(({ name, text }) => ({
+    name,
+    trial: { design: text, as: ["svg"], picture: true, options: {} },
+  }));
+}
 
 /** Designs that are deep, wide or winding. */
 export async function structures(): Promise<Reported[]> {
-  const trials = STRUCTURES.map(({ name, text }) => ({
-    name,
-    trial: { design: text, as: ["scene.json", "svg"], picture: true, options: {} },
-  }));
-  return [reported("deep, wide and winding", await tried(trials, LIMITS))];
+  return [reported("deep, wide and winding", await tried(structureTrials(), STRUCTURE_LIMITS))];
 }

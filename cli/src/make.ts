@@ -1,3 +1,5 @@
+import { fork } from "node:child_process";
+import { rmSync } from "node:fs";
 import { readFile, rename, rm, writeFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
 import {
@@ -12,13 +14,16 @@ import {
 } from "@twin-petal/core";
 import { NODE_HOST } from "@twin-petal/host";
 
-const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01] [--line-art 0.35] [--page 1] [--duration 6] [--pixels 720]
+const USAGE = `npm run -s make -- <in.petal.json> <out.EXT> [--part id] [--dpi 300] [--tolerance 0.01] [--line-art 0.35] [--page 1] [--duration 6] [--pixels 720] [--seconds 60]
 EXT: ${FORMATS.map(({ extension }) => extension).join(" ")}`;
 
 /** The command was called wrongly, or a file could not be read or written. */
 const EXIT_FAILED = 1;
 /** The design itself is wrong. */
 const EXIT_BAD_DESIGN = 2;
+/** It was stopped from outside. */
+const EXIT_STOPPED = 130;
+const STOPPING = ["SIGINT", "SIGTERM"] as const;
 
 /** Ends the command with words on standard error. */
 class Failure extends Error {
@@ -36,6 +41,8 @@ interface Call {
   readonly format: Format;
   readonly part: string | undefined;
   readonly options: Partial<MakeOptions>;
+  /** How long it may take; undefined for as long as it takes. */
+  readonly seconds: number | undefined;
 }
 
 /** The word for each option of the makers. */
@@ -60,7 +67,8 @@ function readCall(argv: readonly string[]): Call {
       return text === undefined ? [] : [[option, positive(word, text)]];
     }),
   );
-  return { input, output, format, part: values.part, options };
+  const seconds = values.seconds === undefined ? undefined : positive("seconds", values.seconds);
+  return { input, output, format, part: values.part, options, seconds };
 }
 
 function parseWords(argv: readonly string[]) {
@@ -77,6 +85,7 @@ function parseWords(argv: readonly string[]) {
         page: text,
         duration: text,
         pixels: text,
+        seconds: text,
       },
     });
   } catch (error) {
@@ -112,9 +121,17 @@ function onlyPart(design: Design, id: string | undefined): Design {
   throw new Failure(`--part ${id}: the design has no such part; it has ${known}`, EXIT_BAD_DESIGN);
 }
 
-/** Writes beside the place and moves it there, so that nothing half-written is ever seen. */
+/** Where a file is written before it is whole. */
+const besideOf = (path: string, pid: number | undefined) => `${path}.${pid}.part`;
+
+/** Writes beside the place and moves it there, so that nothing half-written is ever seen, nor left behind where it is stopped. */
 async function writeWhole(path: string, content: string | Uint8Array): Promise<void> {
-  const aside = `${path}.${process.pid}.part`;
+  const aside = besideOf(path, process.pid);
+  const stopped = () => {
+    rmSync(aside, { force: true });
+    process.exit(EXIT_STOPPED);
+  };
+  for (const signal of STOPPING) process.once(signal, stopped);
   try {
     await writeFile(aside, content);
     await rename(aside, path);
@@ -124,12 +141,46 @@ async function writeWhole(path: string, content: string | Uint8Array): Promise<v
   }
 }
 
+/** Milliseconds after which it is told what is being done. */
+const SILENT = 2_000;
+
+/** Tells on standard error what is being done, where it takes its time. */
+function teller(output: string): (what: string) => void {
+  const began = Date.now();
+  return (what) => {
+    const milliseconds = Date.now() - began;
+    if (milliseconds > SILENT) process.stderr.write(`${output}: ${Math.round(milliseconds / 1_000)} s, ${what}\n`);
+  };
+}
+
+/** Makes it in a process of its own that is ended when its time is over; nothing half-written stays. */
+async function makeWithin(seconds: number, output: string): Promise<void> {
+  const words = process.argv.slice(2);
+  const at = words.findIndex((word) => word === "--seconds" || word.startsWith("--seconds="));
+  const rest = words.filter((_, index) => index !== at && !(words[at] === "--seconds" && index === at + 1));
+  const child = fork(process.argv[1] ?? "", rest, { stdio: "inherit" });
+  let isLate = false;
+  const timer = setTimeout(() => {
+    isLate = true;
+    child.kill("SIGKILL");
+  }, seconds * 1_000);
+  const code = await new Promise<number | null>((resolve) => child.once("exit", resolve));
+  clearTimeout(timer);
+  await rm(besideOf(output, child.pid), { force: true });
+  if (isLate) throw new Failure(`${output}: stopped after ${seconds} s; nothing was written`, EXIT_FAILED);
+  process.exitCode = code ?? EXIT_FAILED;
+}
+
 async function main(): Promise<void> {
-  const { input, output, format, part, options } = readCall(process.argv.slice(2));
+  const { input, output, format, part, options, seconds } = readCall(process.argv.slice(2));
+  if (seconds !== undefined) return makeWithin(seconds, output);
+  const tell = teller(output);
   const design = onlyPart(await readInput(input), part);
-  const made = await makeFile(design, format, options, NODE_HOST);
+  const host = { ...NODE_HOST, onWork: (name: string) => tell(`computing ${name}`) };
+  const made = await makeFile(design, format, options, host);
   if ("problems" in made) throw new Failure(made.problems.map(problemLine).join("\n"), EXIT_BAD_DESIGN);
   if ("refusal" in made) throw new Failure(made.refusal, EXIT_FAILED);
+  tell("writing");
   await writeWhole(output, made.file);
   for (const note of made.notes) process.stderr.write(`${output}: ${note}\n`);
 }

@@ -31,6 +31,8 @@ import { subjectOf, type Subject } from "./subject";
 export interface MakeHost extends Host {
   /** Where its WebAssembly is. */
   readonly rasteriser: RasteriserSource;
+  /** Told the name of each part before its shapes are computed. */
+  readonly onWork?: (part: string) => void;
 }
 
 /** A file with what should be known of it, or why there is none. */
@@ -56,7 +58,7 @@ export async function makeFile(
   const wanted =
     format.options.includes("lineArt") && asked.lineArt !== null ? lineArtOf(design, asked.lineArt) : design;
   await prepareFor(wanted, host);
-  const whole = subjectOf(wanted);
+  const whole = subjectOf(wanted, host.onWork);
   if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
   const subject = flattened(whole, format, asked);
   const refusal = refusalOf(subject, format, asked);
@@ -75,7 +77,7 @@ async function makeSolid(design: Design, format: SolidFormat, asked: MakeOptions
   if (!hasSolids(design)) return { refusal: `“${design.name}” has no part that stands up; give one a depth first` };
   const flat = designForSolids(design);
   await Promise.all([prepareFor(flat, host), loadSolidEngine(host.solidEngine)]);
-  const whole = subjectOf(flat);
+  const whole = subjectOf(flat, host.onWork);
   if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
   const tolerance = asked.tolerance ?? whole.scene.making.solid.tolerance;
   const layout = new SolidLayouter().layOut(design, whole.scene, tolerance);
@@ -106,7 +108,7 @@ export async function printSubject(
 ): Promise<PrintSubject | { readonly problems: readonly Problem[] }> {
   const wanted = design.making.print.lineArt ? lineArtOf(design, LINE_ART) : design;
   await prepareFor(wanted, host);
-  const whole = subjectOf(wanted);
+  const whole = subjectOf(wanted, host.onWork);
   if (whole.scene.problems.length > 0) return { problems: whole.scene.problems };
   return { ...whole, layout: layOutPages(whole.scene.sheet, whole.scene.making.print) };
 }
@@ -141,7 +143,7 @@ async function withGeometry(
   host: MakeHost,
 ): Promise<Subject | { readonly problems: readonly Problem[] }> {
   await Promise.all([prepareFor(design, host), loadGeometryEngine(host.geometryEngine)]);
-  const whole = subjectOf(design);
+  const whole = subjectOf(design, host.onWork);
   return whole.scene.problems.length > 0 ? { problems: whole.scene.problems } : whole;
 }
 

@@ -1,5 +1,5 @@
 import type { Design } from "../design/design";
-import { buildScene } from "../scene/sceneBuilder";
+import { SceneBuilder } from "../scene/sceneBuilder";
 import type { Scene } from "../scene/scene";
 import type { SolidModel } from "../solid/bodies";
 
@@ -17,7 +17,7 @@ export interface SolidSubject extends Subject {
   readonly solids: SolidModel;
 }
 
-/** A design with its scene. What it needs must have been loaded. */
-export function subjectOf(design: Design): Subject {
-  return { design, scene: buildScene(design) };
+/** A design with its scene; `onWork` is told the name of each part before it is computed. What it needs must have been loaded. */
+export function subjectOf(design: Design, onWork?: (part: string) => void): Subject {
+  return { design, scene: new SceneBuilder(onWork).build(design) };
 }

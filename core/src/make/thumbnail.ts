@@ -29,7 +29,7 @@ export async function thumbnailOf(design: Design, pixels: number, host: MakeHost
 }
 
 /** Seconds a small picture may take, on a usual machine. */
-const MOST_SECONDS = 4;
+const MOST_SECONDS = 2.5;
 /** Fewer copies than this are no pattern of many: all of them are seen. */
 const FEW = 500;
 

@@ -1,5 +1,6 @@
 import Flatbush from "flatbush";
 import FlatQueue from "flatqueue";
+import { spend } from "../geometry/effort";
 import { boxOfPoints, growBox, type Box } from "../geometry/box";
 import { distance, ORIGIN, type Point } from "../geometry/point";
 import { insideAt } from "../geometry/insideAt";
@@ -9,6 +10,10 @@ import type { Unit } from "./units";
 const APART = 2.5;
 /** Going where there is no way counts so much more than going along one. */
 const OFF_WAY = 1.5;
+
+/** What it takes to look for what is near a point, and to go through one on the way elsewhere. */
+const SECONDS_A_NEIGHBOUR = 30e-6;
+const SECONDS_A_VISIT = 3e-6;
 
 /** What is this little beyond an edge is rounding, millimetres. */
 const ON_EDGE = 1e-6;
@@ -106,6 +111,7 @@ export class Passages {
     const queue = new FlatQueue<number>();
     queue.push(start, guess(start));
     for (let at = queue.pop(); at !== undefined; at = queue.pop()) {
+      spend(SECONDS_A_VISIT);
       const own = least.get(at) ?? 0;
       if (isEnd(at, own)) return;
       for (const { to: next, cost } of this.steps[at] ?? []) {
@@ -170,6 +176,7 @@ export class Passages {
       const unit = this.unitOf[own] ?? 0;
       const hasOthers = (this.units[unit]?.ways.length ?? 0) > 1;
       if (!hasOthers && !others[unit]?.some((other) => isInBox(boxes[other], point))) return;
+      spend(SECONDS_A_NEIGHBOUR);
       const reach = reaches[unit] ?? 0;
       const isOther = (number: number) => this.wayOf[number] !== this.wayOf[own];
       const [other] = this.index.neighbors(point.x, point.y, 1, reach + widest, isOther);

@@ -1,5 +1,6 @@
 import { at } from "../../geometry/at";
 import { nearestParameter } from "../../geometry/boolean/meet";
+import { spend } from "../../geometry/effort";
 import { growBox, type Box } from "../../geometry/box";
 import { extentOf, pieceOf, pointAt, type Cubic } from "../../geometry/cubic";
 import { distance, type Point } from "../../geometry/point";
@@ -70,9 +71,13 @@ class Ends {
   }
 }
 
+/** What it takes to look for a point on a curve. */
+const SECONDS_A_PLACE = 4e-6;
+
 /** Where a point lies on a curve, its ends aside; null where it lies beside it. */
 function parameterOf(cubic: Cubic, point: Point): number | null {
   if (distance(point, cubic[0]) < ON || distance(point, cubic[3]) < ON) return null;
+  spend(SECONDS_A_PLACE);
   const nearest = STARTS.reduce((best, t) =>
     distance(pointAt(cubic, t), point) < distance(pointAt(cubic, best), point) ? t : best,
   );

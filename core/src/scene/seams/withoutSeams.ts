@@ -2,6 +2,7 @@ import { hasEffects } from "../../finish/effects/effects";
 import { changesWithin, colorAt, type Paint } from "../../finish/paint";
 import { piecesOf } from "../../finish/line/strokesAsAreas";
 import { addTo } from "../../geometry/keyedLists";
+import { TooMuchEffort, withEffort } from "../../geometry/effort";
 import { multiply } from "../../geometry/matrix";
 import { coordinatesOf, transformPath } from "../../geometry/path";
 import { NO_LINE, type Piece } from "../../motif/drawing";
@@ -40,7 +41,20 @@ export function seamsOf(scene: Scene, most = MOST_EDGES): Seams {
   if (scene.parts.filter(isLookedAt).reduce((sum, part) => sum + sidesOf(part), 0) > most) return NO_SEAMS;
   const areas = scene.parts.flatMap((part, number) => (isLookedAt(part) ? areasOf(part, number) : []));
   const edges: Edge[] = edgesOf(areas);
-  return { areas, seams: edges.length > most ? [] : seamsBetween(edges) };
+  return { areas, seams: edges.length > most ? [] : seamsInTime(edges) };
+}
+
+/** Seconds there are to find seams, on a usual machine. */
+const MOST_SECONDS = 2;
+
+/** The seams between edges; none where there is too much to look at. */
+function seamsInTime(edges: readonly Edge[]): readonly Seam[] {
+  try {
+    return withEffort(MOST_SECONDS, () => seamsBetween(edges)).result;
+  } catch (error) {
+    if (error instanceof TooMuchEffort) return [];
+    throw error;
+  }
 }
 
 /**

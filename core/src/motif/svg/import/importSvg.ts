@@ -1,5 +1,6 @@
 import type { SvgShapeValue, SvgSourceValue } from "../source";
 import { EMPTY_BOX, isEmpty, joinBoxes } from "../../../geometry/box";
+import { TooMuchEffort, withEffort } from "../../../geometry/effort";
 import { multiply, scaling, translation } from "../../../geometry/matrix";
 import { boxOfPath, transformPath } from "../../../geometry/path";
 import { pathData } from "../../../geometry/pathData";
@@ -18,6 +19,8 @@ export type ImportResult =
 const MILLIMETRES_A_PIXEL = 25.4 / 96;
 /** How large and how far away anything may be, millimetres. */
 const FARTHEST = 1_000_000;
+/** Seconds a picture may take to be taken over, on a usual machine. */
+const MOST_SECONDS = 2;
 const DEFAULT_SIZE = { width: 300, height: 150 };
 
 /**
@@ -27,8 +30,13 @@ const DEFAULT_SIZE = { width: 300, height: 150 };
  */
 export function importSvg(file: string): ImportResult {
   try {
-    return readPicture(file);
+    return withEffort(MOST_SECONDS, () => readPicture(file)).result;
   } catch (error) {
+    if (error instanceof TooMuchEffort) {
+      return {
+        refusal: "is too intricate to be taken over: its clips cut too many outlines; simplify it where it comes from",
+      };
+    }
     if (error instanceof ImportRefused) return { refusal: error.message };
     if (error instanceof RangeError) return { refusal: `cannot be read: ${error.message}` };
     throw error;

@@ -11,7 +11,7 @@ const PIXELS: Readonly<Record<string, number>> = {
   em: 16,
   ex: 8,
 };
-const LENGTH = /^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*|%)\s*$/i;
+const LENGTH = /^\s*([+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*|%)\s*$/i;
 
 /** Pixels of 1/96 in: the units of a file's drawing. A share is taken of `whole`; null where it is no length. */
 export function pixelsOfLength(text: string | undefined, whole: number): number | null {
@@ -25,5 +25,5 @@ export function pixelsOfLength(text: string | undefined, whole: number): number 
 
 /** All numbers in a list such as points or a viewBox. */
 export function numbersIn(text: string | undefined): number[] {
-  return (text?.match(/[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?/gi) ?? []).map(Number);
+  return (text?.match(/[+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?/gi) ?? []).map(Number);
 }

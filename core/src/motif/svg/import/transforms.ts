@@ -5,7 +5,8 @@ import { numbersIn } from "./lengths";
 /** The map of a `transform` attribute; what cannot be read of it does nothing. */
 export function transformOf(text: string | undefined): Matrix {
   let result = IDENTITY;
-  for (const [, name = "", values = ""] of (text ?? "").matchAll(/([a-zA-Z]+)\s*\(([^)]*)\)/g)) {
+  // Each letter and blank is looked at once, however long the text is.
+  for (const [, name = "", values = ""] of (text ?? "").matchAll(/\b([a-zA-Z]+)\s*\(([^()]*)\)/g)) {
     result = multiply(result, oneTransform(name, numbersIn(values)));
   }
   return result;

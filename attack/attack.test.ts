@@ -1,0 +1,38 @@
+import { expect, test } from "@jest/globals";
+import { designTrials, DESIGN_LIMITS } from "./groups/designs";
+import { structureTrials, STRUCTURE_LIMITS } from "./groups/structures";
+import { svgTrials, SVG_LIMITS } from "./groups/svgs";
+import { tried, type NamedTrial, type TrialLimits } from "./tried";
+
+/** Beside other tests everything takes several times as long: what hangs is told all the same. */
+const SLACK = 6;
+
+/** Another seed each time where new members are asked for. */
+const SEED = process.env["MEMBERS"] === "new" ? Date.now() % 1_000_000 : 1;
+
+async function attacked(trials: readonly NamedTrial[], { seconds, computed, files, megabytes }: TrialLimits) {
+  const limits = { seconds: seconds * SLACK, computed: computed * SLACK, files: files * SLACK, megabytes };
+  const done = await tried(trials, limits);
+  expect(done.filter(({ faults }) => faults.length > 0).map(({ name, faults }) => [name, ...faults])).toEqual([]);
+  // Everything was either made or refused in words, and there was some of both.
+  expect(done.every(({ made, refusals }) => made || refusals.length > 0)).toBe(true);
+  expect([true, false].map((made) => done.some((one) => one.made === made))).toEqual([true, true]);
+}
+
+test(
+  "designs changed by chance are made, or refused in words",
+  () => attacked(designTrials(150, SEED), DESIGN_LIMITS),
+  240_000,
+);
+
+test(
+  "pictures changed by chance are taken over whole, or refused in words",
+  () => attacked(svgTrials(120, SEED), SVG_LIMITS),
+  240_000,
+);
+
+test(
+  "designs that are deep, wide or winding are made, or refused in words",
+  () => attacked(structureTrials(), STRUCTURE_LIMITS),
+  240_000,
+);

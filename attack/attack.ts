@@ -1,11 +1,20 @@
 import { designs } from "./groups/designs";
 import { heavy } from "./groups/heavy";
+import { kills } from "./groups/kills";
 import { structures } from "./groups/structures";
 import { svgs } from "./groups/svgs";
+import { writers } from "./groups/writers";
 import { printReport, type Reported } from "./reported";
 
 /** Every kind of attack, by name; each is given how many it makes, where that is said. */
-const GROUPS: Readonly<Record<string, (many?: number) => Promise<Reported[]>>> = { structures, designs, svgs, heavy };
+const GROUPS: Readonly<Record<string, (many?: number) => Promise<Reported[]>>> = {
+  structures,
+  designs,
+  svgs,
+  kills,
+  writers,
+  heavy,
+};
 
 const [, , ...words] = process.argv;
 const many = words.map(Number).find((number) => number > 0);

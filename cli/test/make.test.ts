@@ -92,3 +92,56 @@ describe("the command line", () => {
     expect(existsSync("out.svg")).toBe(false);
   });
 });
+
+describe("what takes its time", () => {
+  /** Some seconds of work: hundreds of discs that lie over each other. */
+  const heavy = file("heavy.petal.json", {
+    format: "twin-petal/1",
+    parts: [
+      {
+        id: "discs",
+        name: "Discs",
+        motif: { kind: "disc", radius: 8 },
+        rules: [{ kind: "grid", columns: 36, rows: 24, pitch: { x: 4, y: 4 } }],
+        join: { mode: "faces" },
+      },
+    ],
+  });
+  const beside = () => readdirSync(folder).filter((name) => name.startsWith("late"));
+
+  test("is stopped when its time is over, told, and leaves nothing behind", () => {
+    const { status, stderr } = make(heavy, join(folder, "late.svg"), "--seconds", "1");
+    expect([status, stderr]).toEqual([1, `${join(folder, "late.svg")}: stopped after 1 s; nothing was written\n`]);
+    expect(beside()).toEqual([]);
+  });
+
+  test("within its time is made as without one, and says after a while what it does", () => {
+    const { status, stderr } = make(heavy, join(folder, "late.scene.json"), "--seconds=120");
+    expect(status).toBe(0);
+    expect(stderr).toMatch(/late\.scene\.json: \d+ s, writing\n/);
+    expect(beside()).toEqual(["late.scene.json"]);
+    expect(make(input(), join(folder, "soon.svg"), "--seconds", "60")).toEqual({ status: 0, stderr: "" });
+    expect(make(input(), join(folder, "soon.svg"), "--seconds", "none").status).toBe(1);
+  });
+
+  test("too much of it is refused at the field that makes it so much", () => {
+    const parts = [
+      {
+        id: "discs",
+        motif: { kind: "disc", radius: 8 },
+        rules: [{ kind: "grid", columns: 200, rows: 100, pitch: { x: 1, y: 1 } }],
+        join: { mode: "evenOdd" },
+      },
+    ];
+    const { status, stderr } = make(
+      file("much.petal.json", { format: "twin-petal/1", parts }),
+      join(folder, "late.svg"),
+    );
+    expect(status).toBe(2);
+    expect(stderr).toMatch(/^parts\[0\]\.rules\[0\]\.columns: takes about \d+ (seconds|minutes) or more/);
+  });
+});
+
+function input(): string {
+  return file("rosette.petal.json", ROSETTE);
+}

@@ -9,7 +9,11 @@ export function seedDesigns(): object[] {
   const shipped = ["demo", "starters"].flatMap((folder) => {
     const path = inRepository(folder);
     const names = readdirSync(path).filter((name) => name.endsWith(".petal.json"));
-    return names.map((name): object => JSON.parse(readFileSync(join(path, name), "utf8")));
+    return names.map((name) => {
+      const design: unknown = JSON.parse(readFileSync(join(path, name), "utf8"));
+      if (typeof design !== "object" || design === null) throw new Error(`${name} is no design`);
+      return design;
+    });
   });
   const motifs = MOTIFS.map(({ kind }) => designOf({ kind }, []));
   const rules = RULES.map(({ kind, first }) =>

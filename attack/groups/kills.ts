@@ -39,7 +39,7 @@ export async function kills(many = 200): Promise<Reported[]> {
         break;
       }
       // Another moment each time.
-      if (step === 2) setTimeout(() => (killing = server.kill()), (round * 7) % 23);
+      if (step === 2) setTimeout(() => void (killing = server.kill()), (round * 7) % 23);
     }
     await (killing ?? server.kill());
   }

@@ -1,4 +1,4 @@
-import { grid, heavyCase, OUTLINED, part, rings, STAR, type HeavyCase } from "./heavyCase";
+import { grid, heavyCase, OUTLINED, part, SHADED, rings, STAR, type HeavyCase } from "./heavyCase";
 
 const gradient = {
   kind: "linear",
@@ -98,11 +98,7 @@ export const COSTLY: readonly HeavyCase[] = [
     [
       part("a", {
         motif: { kind: "disc", radius: 150 },
-        finish: {
-          fill: "#224466",
-          shadow: { color: "#000000", x: 2, y: 2, blur: 5 },
-          grain: { amount: 0.5, size: 0.3 },
-        },
+        finish: SHADED,
       }),
     ],
     { as: ["png"], dpi: 1040 },

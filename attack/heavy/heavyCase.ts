@@ -14,6 +14,13 @@ export const STAR = { kind: "star", points: 1000, outer: 10, inner: 5 };
 /** A line of a disc's colour alone. */
 export const OUTLINED = { fill: null, line: { width: 1 } };
 
+/** An area with two effects that are computed pixel by pixel. */
+export const SHADED = {
+  fill: "#224466",
+  shadow: { color: "#000000", x: 2, y: 2, blur: 5 },
+  grain: { amount: 0.5, size: 0.3 },
+};
+
 const SHEET = { width: 400, height: 400 };
 
 /** A case of some parts on a sheet. */

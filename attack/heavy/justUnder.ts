@@ -1,4 +1,4 @@
-import { grid, heavyCase, OUTLINED, part, rings, STAR, type HeavyCase } from "./heavyCase";
+import { grid, heavyCase, OUTLINED, part, SHADED, rings, STAR, type HeavyCase } from "./heavyCase";
 
 const DOTTED = { fill: null, line: { width: 0.3, dots: { gap: 0.3 } } };
 
@@ -52,11 +52,7 @@ export const JUST_UNDER: readonly HeavyCase[] = [
     [
       part("a", {
         motif: { kind: "disc", radius: 150 },
-        finish: {
-          fill: "#224466",
-          shadow: { color: "#000000", x: 2, y: 2, blur: 5 },
-          grain: { amount: 0.5, size: 0.3 },
-        },
+        finish: SHADED,
       }),
     ],
     { as: ["png"], dpi: 290 },

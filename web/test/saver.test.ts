@@ -144,7 +144,20 @@ describe("a desk that saves itself", () => {
     }
   });
 
-  test("gone, or refused: not sent again until it changes, and the first reason is told", async () => {
+  test("binned elsewhere: told, and saved once it has been brought back", async () => {
+    const { rename, after, sent, state, server, keeps } = desk();
+    server.answer = () => Promise.reject(new ApiError(404, "There is no such design; it may be in the bin."));
+    rename("one");
+    await after(1_000);
+    expect(state()).toMatchObject({ kind: "failed", kept: true, reason: expect.stringContaining("bin") });
+    expect(keeps.at(-1)).toEqual({ name: "one", saved: false });
+    server.answer = () => Promise.resolve(5);
+    await after(20_000);
+    expect(sent).toHaveLength(2);
+    expect(state()).toEqual({ kind: "saved" });
+  });
+
+  test("refused: not sent again until it changes, and the first reason is told", async () => {
     const { rename, after, sent, state, server } = desk();
     const errors = [{ path: "parts[0].rules", message: "are too many" }];
     server.answer = () => Promise.reject(new ApiError(422, "The design has 1 fault.", { errors }));
@@ -152,11 +165,11 @@ describe("a desk that saves itself", () => {
     await after(20_000);
     expect(sent).toHaveLength(1);
     expect(state()).toMatchObject({ kind: "failed", path: "parts[0].rules", reason: "are too many" });
-    server.answer = () => Promise.reject(new ApiError(404, "There is no such design; it may be in the bin."));
+    server.answer = () => Promise.reject(new ApiError(413, "The body is larger than 8 MB."));
     rename("two");
     await after(20_000);
     expect(sent).toHaveLength(2);
-    expect(state()).toMatchObject({ kind: "failed", reason: expect.stringContaining("bin") });
+    expect(state()).toMatchObject({ kind: "failed", reason: expect.stringContaining("8 MB") });
   });
 
   test("a full disk is not called kept", async () => {

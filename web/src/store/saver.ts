@@ -14,6 +14,8 @@ const KEEP_SHARE = 10;
 const KEEP_LONGEST = 1_000;
 /** How long after a failure the next try comes. */
 const RETRY = 4_000;
+/** The same where the design is in the bin: somebody may bring it back. */
+const RETRY_GONE = 15_000;
 
 /** Where designs go. */
 interface SaverPlaces {
@@ -30,8 +32,8 @@ interface SaverPlaces {
  * - `saved`: the server has the design as it is;
  * - `changed`: it has changed, and will be saved once it rests;
  * - `saving`: it is on its way; what changes meanwhile is saved after it;
- * - `failed`: the last try failed. Where the server cannot be reached or is at fault it is tried again; what the server
- *   refuses waits for another change;
+ * - `failed`: the last try failed. Where the server cannot be reached or is at fault, or the design is in the bin, it is tried
+ *   again; what the server refuses waits for another change;
  * - `conflict`: someone else saved meanwhile; nothing is sent until a person has chosen.
  */
 export class Saver {
@@ -121,7 +123,8 @@ export class Saver {
     const { history } = this.store.getState();
     if (history.design === this.saved) return;
     this.show(failureOf(error, kept));
-    if (!(error instanceof ApiError) || error.status === 0 || error.status >= 500) this.saveAfter(RETRY);
+    const retry = retryAfter(error);
+    if (retry !== null) this.saveAfter(retry);
   }
 
   /** Keeps the design at once, or as soon as it is its turn again. */
@@ -154,6 +157,12 @@ export class Saver {
 
 type Timer = ReturnType<typeof setTimeout>;
 type DeskStates = ReturnType<DeskStore["getState"]>;
+
+/** When the next try may help, milliseconds; null where only another change does. */
+function retryAfter(error: unknown): number | null {
+  if (!(error instanceof ApiError) || error.status === 0 || error.status >= 500) return RETRY;
+  return error.status === 404 ? RETRY_GONE : null;
+}
 
 function failureOf(error: unknown, kept: boolean): SaveState {
   if (error instanceof ApiError && error.status === 412 && error.details.revision !== undefined) {

@@ -45,6 +45,8 @@ export function CopiesPanel({ part }: { part: string }) {
   const warning = warned?.design === design ? warned.baked : null;
   const index = design.parts.findIndex(({ id }) => id === part);
   const trouble = report?.problems.find(({ path }) => path.startsWith(`parts[${index}]`));
+  // A rule says itself what is wrong with it.
+  const isToldAbove = trouble?.path.startsWith(`parts[${index}].rules[`) ?? false;
   return (
     <div className="text-[15px] text-quiet" aria-live="polite">
       <div className="flex items-center gap-2">
@@ -81,7 +83,11 @@ export function CopiesPanel({ part }: { part: string }) {
           △ {words}.
         </p>
       ))}
-      {trouble && <p className="text-failed">✕ {trouble.message}. The last good picture is kept.</p>}
+      {trouble && (
+        <p className="text-failed">
+          ✕ {isToldAbove ? "The last good picture is kept" : `${trouble.message}. The last good picture is kept`}.
+        </p>
+      )}
     </div>
   );
 }

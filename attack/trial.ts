@@ -102,7 +102,7 @@ async function fileOf(design: Design, extension: string, options: Partial<MakeOp
 }
 
 /** What no file has in it where numbers stand. */
-const NO_NUMBERS = /[\s,:("](NaN|-?Infinity|undefined)[\s,)"]/;
+const NO_NUMBERS = /[\s,:("]NaN[\s,)"]|="-?Infinity"/;
 
 async function tryImport(svg: string): Promise<Outcome> {
   await loadGeometryEngine(NODE_HOST.geometryEngine);

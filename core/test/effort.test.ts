@@ -135,6 +135,16 @@ describe("a design that costs too much", () => {
     ]);
   });
 
+  test.each([
+    ["a rule that makes copies", { kind: "step", count: 200, scale: 2 }, "parts[0].rules[0]"],
+    ["a rule that changes them", { kind: "vary", moveX: 4e9 }, "parts[0].rules[0]"],
+  ])("by how far %s sets them is refused at the rule", (_, rule, path) => {
+    const { problems } = buildScene(
+      designWith({ parts: [{ id: "a", motif: { kind: "disc", radius: 1 }, rules: [rule] }] }),
+    );
+    expect(problems).toEqual([{ path, message: expect.stringContaining("farther away, than can be drawn") }]);
+  });
+
   test("by its sides is refused at its count", () => {
     const star = { kind: "star", points: 1000, outer: 10, inner: 5 };
     const scene = buildScene(designWith({ parts: [{ id: "a", motif: star, rules: [{ kind: "turn", count: 6000 }] }] }));

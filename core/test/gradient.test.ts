@@ -9,8 +9,8 @@ import {
   writeDesign,
   type Gradient,
 } from "../src";
-import { withRasteriser } from "./prepared";
-import { partDesign } from "./testDesign";
+import { withGeometryEngine, withRasteriser } from "./prepared";
+import { designWith, partDesign } from "./testDesign";
 import { partOf } from "./scenes";
 import { svgOf } from "./making";
 
@@ -75,6 +75,37 @@ describe("gradients in a design", () => {
   const design = partDesign({ kind: "disc", radius: 10 }, [{ kind: "turn", count: 3, pivot: { x: 20, y: 0 } }], {
     finish: { fill },
   });
+
+  test.each(["linear", "radial", "pools"])(
+    "over the whole of nothing a %s one has a place all the same",
+    async (kind) => {
+      await withGeometryEngine();
+      const stops = {
+        stops: [
+          { at: 0, color: "#000000" },
+          { at: 1, color: "#FFFFFF" },
+        ],
+      };
+      const points = {
+        points: [
+          { x: 0, y: 0, color: "#FF0000", reach: 0.5 },
+          { x: 1, y: 1, color: "#0000FF", reach: 0.5 },
+        ],
+      };
+      const design = designWith({
+        parts: [
+          { id: "all", role: "tool", motif: { kind: "disc", radius: 50 } },
+          {
+            id: "a",
+            motif: { kind: "disc", radius: 5 },
+            join: { cutBy: ["all"] },
+            finish: { fill: { kind, ...(kind === "pools" ? points : stops), over: "whole" } },
+          },
+        ],
+      });
+      expect(svgOf(design)).not.toMatch(/NaN|Infinity/);
+    },
+  );
 
   test("survive a round trip, defaults left out", () => {
     const text = writeDesign(design);

@@ -1,4 +1,4 @@
-import type { Box } from "../geometry/box";
+import { isEmpty, type Box } from "../geometry/box";
 import type { Placements } from "../rules/placements";
 import type { FillDefinition, Turns } from "./fills/definition";
 import type { FlatPaint, VariedPaint } from "./fills/fill";
@@ -19,6 +19,8 @@ export interface EachPaint {
 
 /** What copies are painted with; colours are `#RRGGBB` or `#RRGGBBAA`. */
 export type Paint = FlatPaint | VariedPaint | EachPaint;
+
+const ANYWHERE: Box = { left: 0, top: 0, right: 1, bottom: 1 };
 
 /** What shows nothing, as a colour. */
 const CLEAR = "#00000000";
@@ -78,7 +80,8 @@ export function pictureWords(paint: Paint): readonly string[] {
 
 /** Lays colours that change within over a box; what is painted may reach so far beyond it. Millimetres. */
 export function placePaint(paint: VariedPaint, box: Box, reach: number): PlacedPaint {
-  return definitionOf(paint).place(paint, box, reach);
+  // What is painted may turn out to be nothing: its place is then as good as any.
+  return definitionOf(paint).place(paint, isEmpty(box) ? ANYWHERE : box, reach);
 }
 
 /** A function from a share of a line's length (0…1) to the colour there. */

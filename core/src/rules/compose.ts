@@ -90,6 +90,7 @@ export function composeRules(
     const group = groupOf(stage, { foot, reach, surroundings, symmetry }, notes);
     if (prepared.adjust) {
       const adjusted = prepared.adjust(stage.placements);
+      farthestCheck(adjusted);
       stage = { ...stage, placements: { ...adjusted, matrices: movedMatrices(adjusted.matrices, after) } };
       return;
     }

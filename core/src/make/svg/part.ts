@@ -4,6 +4,8 @@ import type { Matrix } from "../../geometry/matrix";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
 import { matrixAt } from "../../rules/placements";
 import type { Shape } from "../../rules/shape";
+import { boxOfPoints, isEmpty } from "../../geometry/box";
+import { ORIGIN } from "../../geometry/point";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import type { PartScene } from "../../scene/scene";
 import { decimals } from "../../geometry/decimals";
@@ -161,7 +163,9 @@ export function copyLines(part: PartScene): string[] {
 
 /** All copies at once: their paint seen through their outlines. */
 function areaLine(part: PartScene): string {
-  const { left, top, right, bottom } = boxOfGeometry(part.geometry);
+  const whole = boxOfGeometry(part.geometry);
+  // Everything of it may have been taken away.
+  const { left, top, right, bottom } = isEmpty(whole) ? boxOfPoints([ORIGIN]) : whole;
   const sides = { x: left, y: top, width: right - left, height: bottom - top };
   const box = Object.entries(sides).map(([name, value]) => attribute(name, decimals(value, OFFSET_PLACES)));
   const seen =

@@ -62,7 +62,7 @@ async function main(settings: Settings): Promise<void> {
 /** Connections that send nothing, or very slowly, are closed after so long, milliseconds. */
 const PATIENCE = {
   headersTimeout: 15_000,
-  requestTimeout: 120_000,
+  requestTimeout: 60_000,
   keepAliveTimeout: 10_000,
   connectionsCheckingInterval: 5_000,
 };

@@ -21,6 +21,10 @@ async function findings(page: Page, scheme: (typeof SCHEMES)[number]) {
 async function expectClean(page: Page): Promise<void> {
   for (const colorScheme of SCHEMES) {
     await page.emulateMedia({ colorScheme });
+    // What fades in or out is half clear on its way, as nobody reads it.
+    await expect
+      .poll(() => page.evaluate(() => document.getAnimations().every(({ playState }) => playState !== "running")))
+      .toBe(true);
     expect(await findings(page, colorScheme)).toEqual([]);
   }
 }

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import type { Locator, Page } from "@playwright/test";
+import type { APIRequestContext, Locator, Page } from "@playwright/test";
 import { Maker } from "./making";
 import { expect, test } from "./server";
 
@@ -38,10 +38,14 @@ const OTHER = JSON.stringify({
   ],
 });
 
-test.afterEach(async ({ request }) => {
+// Others leave pieces on the shelf too.
+test.beforeEach(({ request }) => emptyShelf(request));
+test.afterEach(({ request }) => emptyShelf(request));
+
+async function emptyShelf(request: APIRequestContext): Promise<void> {
   const { pieces: left }: { pieces: { id: string }[] } = await (await request.get("/api/shelf")).json();
   for (const { id } of left) await request.delete(`/api/shelf/${id}`);
-});
+}
 
 test("a motif goes from a design over the shelf into another, by a click and by dragging, with its named numbers", async ({
   page,

@@ -9,7 +9,7 @@ export const JUST_UNDER: readonly HeavyCase[] = [
   heavyCase("even-odd of 1,500 discs", [part("a", { rules: grid(50, 30, 2), join: { mode: "evenOdd" } })]),
   heavyCase("faces of 1,120 discs", [part("a", { rules: grid(40, 28, 4), join: { mode: "faces" } })]),
   heavyCase("weave of rings", [
-    part("a", { motif: { kind: "ring", outer: 20, inner: 18 }, rules: grid(8, 7, 8), join: { mode: "weave" } }),
+    part("a", { motif: { kind: "ring", outer: 20, inner: 18 }, rules: grid(7, 6, 8), join: { mode: "weave" } }),
   ]),
   heavyCase("1,000 discs drawn once where they lie on each other", [
     part("a", { rules: grid(40, 25, 2.5), join: { dropDoubled: true }, finish: OUTLINED }),

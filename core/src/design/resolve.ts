@@ -93,7 +93,7 @@ function checkCopies(rules: readonly ActiveRule[], resolver: Resolver, path: str
   if (copies <= MOST_COPIES || !driver) return;
   const [many, most] = [copies.toLocaleString("en"), MOST_COPIES.toLocaleString("en")];
   resolver.report(
-    `${path}.${driver.field}`,
+    `${path}.${driver}`,
     `makes ${many} copies together with the other rules; a part has at most ${most}: lower a count`,
   );
 }
@@ -107,7 +107,7 @@ function checkAllCopies(parts: readonly ResolvedPart[]): void {
   const largest = others.reduce((most, own) => (copiesOf(own) > copiesOf(most) ? own : most), first);
   const [many, most] = [all.toLocaleString("en"), MOST_COPIES_IN_ALL.toLocaleString("en")];
   largest.report(
-    mostCopying(largest.rules)?.field ?? "",
+    mostCopying(largest.rules) ?? "",
     `makes most of ${many} copies in all parts together; a design has at most ${most}: lower a count`,
   );
 }

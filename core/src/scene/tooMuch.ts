@@ -13,7 +13,7 @@ export function troubleOf(error: unknown, { rules, join }: ResolvedPart): Pick<I
   if (!(error instanceof TooMuchEffort)) throw error;
   const { mode, cutBy, inside, offset } = join;
   const isJoined = !joinOf(mode).leavesCopies || cutBy.length > 0 || inside !== null || offset !== null;
-  const { field } = mostCopying(rules) ?? { field: isJoined ? "join" : "motif" };
+  const field = mostCopying(rules) ?? (isJoined ? "join" : "motif");
   const takes = `takes about ${inWords(error.seconds)} or more to compute, for its outlines cross so often or have so many nodes`;
   const most = `there are ${MOST_SECONDS} seconds for a design`;
   return { field, message: `${takes}; ${most}: lower this, set copies further apart, or make the motif simpler` };
@@ -29,7 +29,7 @@ export function drawnOf({ finish }: ResolvedPart, composed: Composition): number
 export function tooMuchDrawn({ rules }: ResolvedPart, drawn: number): Incomputable {
   const [many, most] = [drawn, MOST_DRAWN].map((count) => Math.round(count).toLocaleString("en"));
   const words = `comes to ${many} sides, dots and dashes; a design has at most ${most}: lower this, or make the motif or its line simpler`;
-  return new Incomputable(mostCopying(rules)?.field ?? "motif", words);
+  return new Incomputable(mostCopying(rules) ?? "motif", words);
 }
 
 /** A time in words. */

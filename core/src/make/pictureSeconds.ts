@@ -1,7 +1,7 @@
 import { hasEffects } from "../finish/effects/effects";
-import { drawnSizeOfScene } from "../scene/drawnSize";
+import { drawnSizeOf } from "../scene/drawnSize";
 import { madeParts } from "../scene/made";
-import { withOneOutlines } from "../scene/oneOutline";
+import { isPaintedAsOne } from "../scene/oneOutline";
 import type { Scene } from "../scene/scene";
 import { secondsFor } from "./makingSeconds";
 
@@ -15,7 +15,11 @@ const LARGEST_IMAGE = 36_000_000;
 /** About how long a picture takes that is so many pixels across, seconds. */
 export function pictureSeconds(scene: Scene, across: number): number {
   const pixels = across * across * (scene.sheet.height / scene.sheet.width);
-  const shaded = madeParts(scene).filter(({ finish }) => hasEffects(finish.effects)).length;
-  const painted = secondsFor(drawnSizeOfScene(withOneOutlines(scene)), EACH);
+  const parts = madeParts(scene);
+  const shaded = parts.filter(({ finish }) => hasEffects(finish.effects)).length;
+  const painted = parts.reduce((sum, part) => {
+    const drawn = drawnSizeOf(part.geometry, part.finish.line);
+    return sum + secondsFor(isPaintedAsOne(part) ? { ...drawn, copies: 1 } : drawn, EACH);
+  }, 0);
   return painted + pixels * A_PIXEL.plain + shaded * Math.min(pixels, LARGEST_IMAGE) * A_PIXEL.withEffects;
 }

@@ -49,11 +49,14 @@ export function copiesOverlap({ geometry }: PartScene): boolean {
 /** Copies above this many are painted as one outline, where that looks the same: pictures of many would take long. */
 const MANY = 2_000;
 
+/** Whether a part's copies are painted as one outline, because they are many and look the same so. */
+export function isPaintedAsOne(part: PartScene): boolean {
+  return part.geometry.placements.count > MANY && isPlain(part) && isOneOutline(part);
+}
+
 /** A scene that looks the same, in which many copies of one plain colour are one outline. */
 export function withOneOutlines(scene: Scene): Scene {
-  const parts = scene.parts.map((part) =>
-    part.geometry.placements.count > MANY && isPlain(part) && isOneOutline(part) ? asOneOutline(part) : part,
-  );
+  const parts = scene.parts.map((part) => (isPaintedAsOne(part) ? asOneOutline(part) : part));
   return parts.every((part, number) => part === scene.parts[number]) ? scene : { ...scene, parts };
 }
 

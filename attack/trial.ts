@@ -30,7 +30,7 @@ export interface Outcome {
   readonly faults: readonly string[];
 }
 
-/** An outcome with the seconds it took, files apart, and the megabytes its process has come to. */
+/** An outcome with the seconds its picture or its scene took, whichever took longer, those of its file, and the megabytes of its process. */
 export interface Measured extends Outcome {
   readonly seconds: number;
   readonly fileSeconds: number;
@@ -42,23 +42,39 @@ const PIXELS = 320;
 
 /** Tries it, in a process of its own. */
 export default async function tryIt(trial: Trial): Promise<Measured> {
+  if ("svg" in trial) return measured([await timed(() => tryImport(trial.svg))], null);
+  const scene = await timed(() => tryDesign({ ...trial, as: DATA, picture: false }));
+  const { made } = scene.outcome;
+  const picture = made && trial.picture ? await timed(() => tryDesign({ ...trial, as: [] })) : null;
+  const file = made && trial.as.length > 0 ? await timed(() => tryDesign({ ...trial, picture: false })) : null;
+  return measured(picture ? [scene, picture] : [scene], file);
+}
+
+interface Timed {
+  readonly outcome: Outcome;
+  readonly seconds: number;
+}
+
+async function timed(work: () => Promise<Outcome>): Promise<Timed> {
   const began = performance.now();
-  const first = "svg" in trial ? await tryImport(trial.svg) : await tryDesign({ ...trial, as: DATA });
-  const between = performance.now();
-  const files = "svg" in trial || !first.made ? NOTHING : await tryDesign({ ...trial, picture: false });
+  const outcome = await work();
+  return { outcome, seconds: (performance.now() - began) / 1_000 };
+}
+
+function measured(computed: readonly Timed[], file: Timed | null): Measured {
+  const all = [...computed, ...(file ? [file] : [])].map(({ outcome }) => outcome);
   return {
-    made: first.made && ("svg" in trial || trial.as.length === 0 || files.made),
-    refusals: [...first.refusals, ...files.refusals],
-    faults: [...first.faults, ...files.faults],
-    seconds: (between - began) / 1_000,
-    fileSeconds: (performance.now() - between) / 1_000,
+    made: all.every(({ made }) => made),
+    refusals: all.flatMap(({ refusals }) => refusals),
+    faults: all.flatMap(({ faults }) => faults),
+    seconds: Math.max(...computed.map(({ seconds }) => seconds)),
+    fileSeconds: file?.seconds ?? 0,
     megabytes: process.resourceUsage().maxRSS / 1_024,
   };
 }
 
 /** What is made of every design first: the scene as data. */
 const DATA = ["scene.json"];
-const NOTHING: Outcome = { made: false, refusals: [], faults: [] };
 
 async function tryDesign(trial: Extract<Trial, { readonly design: string }>): Promise<Outcome> {
   const { design, problems } = openDesign(trial.design);

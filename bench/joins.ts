@@ -10,9 +10,8 @@ import {
   translation,
   type Path,
 } from "@twin-petal/core";
-import { geometryEngine } from "../core/src/engines/geometryEngine";
 import { circleSegments } from "../core/src/geometry/arc";
-import { clip, loopsOf, pack, withOwned } from "../core/src/geometry/boolean/clip";
+import { clip, loopsOf, pack, withEngine } from "../core/src/geometry/boolean/clip";
 import { CELLS_PER_MILLIMETRE, facetsOf } from "../core/src/geometry/boolean/facets";
 import { polygonOf, subpathOf, transformPath } from "../core/src/geometry/path";
 import type { Operation } from "../core/src/geometry/boolean/operation";
@@ -110,9 +109,8 @@ function bare(outlines: readonly Path[], operation: Operation, rule: "nonzero" |
 export function bareOffset(outline: Path, by: number): () => unknown {
   const [polygons = []] = facetsOf([outline], TOLERANCE).operands;
   return () =>
-    withOwned((own) => {
-      const engine = geometryEngine();
-      return loopsOf(
+    withEngine((engine, own) =>
+      loopsOf(
         own(
           engine.InflatePaths64(
             pack(engine, own, polygons),
@@ -123,6 +121,6 @@ export function bareOffset(outline: Path, by: number): () => unknown {
             TOLERANCE * CELLS_PER_MILLIMETRE,
           ),
         ),
-      );
-    });
+      ),
+    );
 }

@@ -9,8 +9,7 @@ import {
   type Path,
   type Scene,
 } from "@twin-petal/core";
-import { geometryEngine } from "../core/src/engines/geometryEngine";
-import { pack, withOwned } from "../core/src/geometry/boolean/clip";
+import { pack, withEngine } from "../core/src/geometry/boolean/clip";
 import { flattenPath } from "../core/src/geometry/flatten";
 import { copyOutlines } from "../core/src/rules/copyOutlines";
 import { sideBySide } from "./sideBySide";
@@ -78,19 +77,16 @@ function bareRows(scene: Scene): () => number {
   const areas = scene.parts.flatMap(({ geometry }) => copyOutlines(geometry)).map(flat);
   return () =>
     areas.reduce((sum, { polygons, rows }) => {
-      const engine = geometryEngine();
-      return (
-        sum +
-        withOwned((own) => {
-          const clipper = own(new engine.Clipper64());
-          clipper.AddOpenSubject(pack(engine, own, rows));
-          clipper.AddClip(pack(engine, own, polygons));
-          const closed = own(new engine.Paths64());
-          const open = own(new engine.Paths64());
-          clipper.ExecutePath(engine.ClipType.Intersection, engine.FillRule.NonZero, closed, open);
-          return open.size();
-        })
-      );
+      const count = withEngine((engine, own) => {
+        const clipper = own(new engine.Clipper64());
+        clipper.AddOpenSubject(pack(engine, own, rows));
+        clipper.AddClip(pack(engine, own, polygons));
+        const closed = own(new engine.Paths64());
+        const open = own(new engine.Paths64());
+        clipper.ExecutePath(engine.ClipType.Intersection, engine.FillRule.NonZero, closed, open);
+        return open.size();
+      });
+      return sum + count;
     }, 0);
 }
 

@@ -29,6 +29,7 @@ export { imagesOfDesign } from "./make/images/imagesWithin";
 export { makeSvg, svgOfScene } from "./make/svg/svg";
 export * from "./design/uses";
 export * from "./engines/fontBook";
+export * from "./engines/engineEnded";
 export * from "./engines/geometryEngine";
 export * from "./geometry/boolean/boolean";
 export * from "./geometry/boolean/operation";

@@ -1,7 +1,9 @@
 import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { arrange, combine, type Path } from "../src";
+import { areaWithin } from "../src/geometry/area";
 import { areaOfPath } from "../src/geometry/path";
+import { runsWithinLimits } from "../src/join/joinLimits";
 import { copiesOf, tool } from "./joinedCopies";
 import { withGeometryEngine } from "./prepared";
 import { scannedArea } from "./scanLines";
@@ -37,6 +39,24 @@ describe("areas of joins, measured along level lines", () => {
       fc.property(copiesOf, (outlines) => {
         const odd = scannedArea(outlines, (all) => all.filter(inside).length % 2 === 1);
         expectNear(areaOf(combine([outlines.flat()], "union", "evenodd")), odd, outlines);
+      }),
+      runs,
+    );
+  });
+
+  test("runs that a limit does not come near are cut as all of them together are", () => {
+    fc.assert(
+      fc.property(copiesOf, tool, (outlines, knife) => {
+        const all = [...outlines, knife];
+        const odd = combine([outlines.flat()], "union", "evenodd");
+        const isOdd = (windings: readonly number[]) => windings.slice(0, -1).filter(inside).length % 2 === 1;
+        for (const [limits, isWithin] of [
+          [{ taken: null, kept: areaWithin(knife) }, true],
+          [{ taken: areaWithin(knife), kept: null }, false],
+        ] as const) {
+          const left = scannedArea(all, (windings) => isOdd(windings) && inside(windings.at(-1) ?? 0) === isWithin);
+          expectNear(areaOf(runsWithinLimits(odd, limits, "nonzero")), left, all);
+        }
       }),
       runs,
     );

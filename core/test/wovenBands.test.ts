@@ -1,9 +1,8 @@
 import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import type { PartScene } from "../src";
-import { geometryEngine } from "../src/engines/geometryEngine";
 import { combine } from "../src/geometry/boolean/boolean";
-import { loopsOf, pack, withOwned } from "../src/geometry/boolean/clip";
+import { loopsOf, pack, withEngine } from "../src/geometry/boolean/clip";
 import { CELLS_PER_MILLIMETRE } from "../src/geometry/boolean/facets";
 import { wholeNumbers } from "../src/geometry/boolean/wholeNumbers";
 import { componentsOf } from "../src/geometry/components";
@@ -44,14 +43,13 @@ function grown(
   join: Band["join"],
   end: "Polygon" | "Joined" | "Butt" | "Square" | "Round",
 ): Path {
-  const engine = geometryEngine();
-  const joins = { miter: engine.JoinType.Miter, round: engine.JoinType.Round };
-  const polygons = path.map((run) => {
-    const [points = []] = flattenPath([run], FINE);
-    const cells = (run.closed ? points.slice(0, -1) : points).flatMap(({ x, y }) => [x, y, 0]);
-    return wholeNumbers(cells.map((value) => Math.round(value * CELLS_PER_MILLIMETRE)));
-  });
-  return withOwned((own) => {
+  return withEngine((engine, own) => {
+    const joins = { miter: engine.JoinType.Miter, round: engine.JoinType.Round };
+    const polygons = path.map((run) => {
+      const [points = []] = flattenPath([run], FINE);
+      const cells = (run.closed ? points.slice(0, -1) : points).flatMap(({ x, y }) => [x, y, 0]);
+      return wholeNumbers(cells.map((value) => Math.round(value * CELLS_PER_MILLIMETRE)));
+    });
     const packed = pack(engine, own, polygons);
     const reach = by * CELLS_PER_MILLIMETRE;
     const loops = own(

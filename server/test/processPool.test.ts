@@ -32,6 +32,13 @@ describe("work in processes of their own", () => {
     });
   });
 
+  test("that throws is not followed by another in its process", async () => {
+    const { pid } = await pool.run({ does: "answer" });
+    expect((await pool.run({ does: "answer" })).pid).toBe(pid);
+    await whyOf({ does: "throw", value: "in disorder" });
+    expect((await pool.run({ does: "answer" })).pid).not.toBe(pid);
+  });
+
   test("that ends, grows or goes on without end takes nothing along, and the next is done", async () => {
     for (const [does, why] of [
       ["end", "ended"],

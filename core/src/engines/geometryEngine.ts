@@ -13,7 +13,10 @@ export function loadGeometryEngine(wasm: () => Promise<Uint8Array | ArrayBuffer>
   });
 }
 
-/** The clipping of outlines. Throws when the host has not loaded it. */
-export function geometryEngine(): MainModule {
-  return engine.get("outlines are combined only after loadGeometryEngine");
+/**
+ * Does work with the clipping of outlines. Throws when the host has not loaded it, and an EngineEnded when the work ends it: it is
+ * to be loaded anew then.
+ */
+export function usingGeometryEngine<R>(work: (engine: MainModule) => R): R {
+  return engine.guard(() => work(engine.get("outlines are combined only after loadGeometryEngine")));
 }

@@ -20,3 +20,9 @@ export function loadSolidEngine(wasm: () => Promise<Uint8Array | ArrayBuffer>): 
 export function solidEngine(): ManifoldToplevel {
   return engine.get("solids are made only after loadSolidEngine");
 }
+
+/** Does work with the combining of solids; where that ends it an EngineEnded is thrown, and it is to be loaded anew. */
+export const guardingSolids = <R>(work: () => R): R => engine.guard(work);
+
+/** The same of work that takes its time. */
+export const guardingLongSolids = <R>(work: () => Promise<R>): Promise<R> => engine.guardLong(work);

@@ -1,4 +1,5 @@
 import type { CrossSection, Manifold } from "manifold-3d";
+import { guardingLongSolids, guardingSolids } from "../engines/solidEngine";
 
 /** Something of the solid engine's, which lies in its memory until it is deleted. */
 type Held = Manifold | CrossSection;
@@ -25,12 +26,26 @@ export class Arena {
   }
 }
 
-/** Does some work with an arena that is released when it is over, however it ends. */
+/** Does some work with an arena that is released when it is over, however it ends. Throws an EngineEnded where that ends the engine. */
 export function withArena<T>(work: (arena: Arena) => T): T {
-  const arena = new Arena();
-  try {
-    return work(arena);
-  } finally {
-    arena.release();
-  }
+  return guardingSolids(() => {
+    const arena = new Arena();
+    try {
+      return work(arena);
+    } finally {
+      arena.release();
+    }
+  });
+}
+
+/** The same of work that takes its time. */
+export function withArenaForLong<T>(work: (arena: Arena) => Promise<T>): Promise<T> {
+  return guardingLongSolids(async () => {
+    const arena = new Arena();
+    try {
+      return await work(arena);
+    } finally {
+      arena.release();
+    }
+  });
 }

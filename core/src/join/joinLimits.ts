@@ -32,7 +32,32 @@ export function cutAs({ filled, line }: Bands): CutAs {
   return !filled && line ? "line" : "nonzero";
 }
 
-function divided(path: Path, limit: Area, keep: "inside" | "outside", as: CutAs): Path {
+/**
+ * The same of an outline whose runs neither cross nor lie over each other: those that no limit comes near are not laid out anew,
+ * for they decide nothing of what is filled where a limit runs.
+ */
+export function runsWithinLimits(path: Path, { taken, kept }: JoinLimits, as: CutAs): Path {
+  const left = taken ? runsDivided(path, taken, "outside", as) : path;
+  return kept ? runsDivided(left, kept, "inside", as) : left;
+}
+
+function runsDivided(path: Path, limit: Area, keep: Side, as: CutAs): Path {
+  const isNear = path.map((run) => limit.bounds(boxOfPath([run])));
+  const apart = path.filter((_, index) => !isNear[index]).flatMap((run) => divided([run], limit, keep, as));
+  return [
+    ...apart,
+    ...divided(
+      path.filter((_, index) => isNear[index]),
+      limit,
+      keep,
+      as,
+    ),
+  ];
+}
+
+type Side = "inside" | "outside";
+
+function divided(path: Path, limit: Area, keep: Side, as: CutAs): Path {
   const box = boxOfPath(path);
   if (isEmpty(box)) return path;
   if (!limit.bounds(box)) return limit.contains({ x: box.left, y: box.top }) === (keep === "inside") ? path : [];

@@ -1,7 +1,7 @@
 import type { Path } from "../geometry/path";
 import type { JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
-import { cutAs, withinLimits } from "./joinLimits";
+import { cutAs, runsWithinLimits } from "./joinLimits";
 import { lostColors } from "./lostColors";
 import { inPlace } from "./inPlace";
 
@@ -10,10 +10,10 @@ export const isArea = (path: Path) => path.filter(({ closed }) => closed);
 /** The open runs of an outline. */
 export const isLine = (path: Path) => path.filter(({ closed }) => !closed);
 
-/** Copies that have become one outline on the sheet. */
+/** Copies that have become one outline on the sheet, laid out so that none of its runs cross. */
 export function whole(path: Path, { shapes }: Composed, { limits, bands }: JoinAsked): JoinedCopies {
   const notes = lostColors(shapes);
-  const outline = withinLimits(path, limits, cutAs(bands));
+  const outline = runsWithinLimits(path, limits, cutAs(bands));
   return {
     shapes: [{ path: outline, pieces: null }],
     placements: inPlace(1),

@@ -2,6 +2,8 @@ import type { Design } from "../design/design";
 import type { Problem } from "../formula/problem";
 import { planCut } from "../cut/plan";
 import { planStitches } from "../stitch/plan";
+import { EngineEnded } from "../engines/engineEnded";
+import { isTooLarge } from "../engines/tooLarge";
 import { loadGeometryEngine } from "../engines/geometryEngine";
 import { loadRasteriser, type RasteriserSource } from "../engines/rasteriser";
 import { loadSolidEngine } from "../engines/solidEngine";
@@ -50,7 +52,24 @@ export async function makeFile(
   options: Partial<MakeOptions>,
   host: MakeHost,
 ): Promise<Made> {
-  const asked = { ...USUAL_OPTIONS, ...options };
+  try {
+    return await makeAs(design, format, { ...USUAL_OPTIONS, ...options }, host);
+  } catch (error) {
+    const refusal = tooLargeAFile(error);
+    if (refusal === null) throw error;
+    return { refusal };
+  }
+}
+
+/** That a file is more than the machine takes, in words; null for any other error. */
+function tooLargeAFile(error: unknown): string | null {
+  if (error instanceof EngineEnded) return `${error.message}: try once more, or make the design simpler`;
+  return isTooLarge(error)
+    ? "it would be larger than memory has room for: lower a count or make the motif simpler"
+    : null;
+}
+
+async function makeAs(design: Design, format: Format, asked: MakeOptions, host: MakeHost): Promise<Made> {
   if (format.kind === "print") return makePrint(design, format, asked, host);
   if (format.kind === "cut") return makeCut(design, format, asked, host);
   if (format.kind === "stitch") return makeStitches(design, format, asked, host);

@@ -2,21 +2,37 @@ import type { ResolvedPart } from "../design/resolved";
 import { MOST_DRAWN, MOST_SECONDS } from "../fields/most";
 import { Incomputable } from "../formula/incomputable";
 import { TooMuchEffort } from "../geometry/effort";
+import { EngineEnded } from "../engines/engineEnded";
+import { isTooLarge } from "../engines/tooLarge";
 import { joinOf } from "../join/list";
 import type { Composition } from "../rules/compose";
 import { mostCopying } from "../rules/mostCopying";
 import { drawnSizeOf } from "./drawnSize";
 
 /** Where in the part something stands that it cannot be computed for, and why; anything else is thrown on. */
-export function troubleOf(error: unknown, { rules, join }: ResolvedPart): Pick<Incomputable, "field" | "message"> {
+export function troubleOf(error: unknown, part: ResolvedPart): Pick<Incomputable, "field" | "message"> {
   if (error instanceof Incomputable) return error;
-  if (!(error instanceof TooMuchEffort)) throw error;
-  const { mode, cutBy, inside, offset } = join;
-  const isJoined = !joinOf(mode).leavesCopies || cutBy.length > 0 || inside !== null || offset !== null;
-  const field = mostCopying(rules) ?? (isJoined ? "join" : "motif");
+  const words = tooMuchInWords(error);
+  if (words === null) throw error;
+  return {
+    field: drivingField(part),
+    message: `${words}: lower this, set copies further apart, or make the motif simpler`,
+  };
+}
+
+/** That something is too much for the time there is, for the engine, or for memory, in words; null for any other error. */
+function tooMuchInWords(error: unknown): string | null {
+  if (error instanceof EngineEnded) return error.message;
+  if (isTooLarge(error)) return "comes to more than memory has room for";
+  if (!(error instanceof TooMuchEffort)) return null;
   const takes = `takes about ${inWords(error.seconds)} or more to compute, for its outlines cross so often or have so many nodes`;
-  const most = `there are ${MOST_SECONDS} seconds for a design`;
-  return { field, message: `${takes}; ${most}: lower this, set copies further apart, or make the motif simpler` };
+  return `${takes}; there are ${MOST_SECONDS} seconds for a design`;
+}
+
+/** What makes a part so much: the rule that makes most copies, or how they are joined, or the motif. */
+function drivingField({ rules, join: { mode, cutBy, inside, offset } }: ResolvedPart): string {
+  const isJoined = !joinOf(mode).leavesCopies || cutBy.length > 0 || inside !== null || offset !== null;
+  return mostCopying(rules) ?? (isJoined ? "join" : "motif");
 }
 
 /** How much there is to draw of a part's copies; lines of one width all over are as long as their copies are. */

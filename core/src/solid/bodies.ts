@@ -1,7 +1,7 @@
 import { piecesOfMesh } from "../form/meshPieces";
 import type { Manifold } from "manifold-3d";
 import { solidEngine } from "../engines/solidEngine";
-import { Arena } from "../form/arena";
+import { withArenaForLong, type Arena } from "../form/arena";
 import { engineSolid, meshOf } from "../form/engineMesh";
 import { countTriangles, type Mesh } from "../form/mesh";
 import type { Problem } from "../formula/problem";
@@ -54,16 +54,13 @@ interface Colored {
 export async function makeBodies(layout: SolidLayout, breathe: Breath, asOne = false): Promise<SolidModel> {
   const tooMany = tooManyTriangles(layout);
   if (tooMany) return { bodies: [], whole: null, problems: [...layout.problems, tooMany] };
-  const arena = new Arena();
-  try {
+  return withArenaForLong(async (arena) => {
     const { colored, problems } = await cutParts(layout, arena, within(breathe, 0, 0.6));
     const owned = await ownedFromAbove(colored, arena, within(breathe, 0.6, 0.7));
     const bodies = await byColor(owned, arena, within(breathe, 0.7, 0.8));
     const whole = asOne ? await wholeOf(bodies, colored, arena, within(breathe, 0.8, 1)) : null;
     return { bodies, whole, problems: [...layout.problems, ...problems] };
-  } finally {
-    arena.release();
-  }
+  });
 }
 
 /** A stretch of the whole way, told as shares of the whole. */

@@ -142,9 +142,14 @@ export class ProcessPool<Task, Result> {
     };
     const answered = (answer: Answered<Result>) => {
       settle();
-      if ("result" in answer) job.resolve(answer.result);
-      else job.reject(new Error(answer.thrown));
-      this.rest(child);
+      if ("result" in answer) {
+        job.resolve(answer.result);
+        this.rest(child);
+        return;
+      }
+      job.reject(new Error(answer.thrown));
+      // What nobody foresaw may have left its engines in disorder.
+      child.kill("SIGKILL");
     };
     child.once("exit", ended).once("message", answered);
     child.send({ task: job.task }, (error) => error && end("ended"));

@@ -1,5 +1,5 @@
 import type { MainModule, Paths64 } from "clipper2-wasm";
-import { geometryEngine } from "../../engines/geometryEngine";
+import { usingGeometryEngine } from "../../engines/geometryEngine";
 import type { Facets } from "./facets";
 import { loopsApart } from "./loopsApart";
 import { backwards, roundOf } from "./oriented";
@@ -27,12 +27,11 @@ export function clip(
   rule: ClipRule,
   touching = false,
 ): readonly Loop[] {
-  const engine = geometryEngine();
-  return withOwned((own) => {
+  const loops = withEngine((engine, own) => {
     const result = combined(engine, own, operands, operation, rule);
-    if (!touching) return loopsApart(loopsOf(result));
-    return loopsApart(loopsOf(run(engine, own, result, own(new engine.Paths64()), "union", "nonzero")));
+    return loopsOf(touching ? run(engine, own, result, own(new engine.Paths64()), "union", "nonzero") : result);
   });
+  return loopsApart(loops);
 }
 
 function combined(
@@ -73,17 +72,19 @@ function addOriented(engine: MainModule, own: Own, all: Paths64, area: readonly 
   for (let index = 0; index < laid.size(); index++) all.push_back(own(laid.get(index)));
 }
 
-/** Gives back the engine's memory of everything that was owned meanwhile. */
-export function withOwned<R>(work: (own: Own) => R): R {
-  const owned: { delete: () => void }[] = [];
-  try {
-    return work((object) => {
-      owned.push(object);
-      return object;
-    });
-  } finally {
-    for (const object of owned) object.delete();
-  }
+/** Does work with the engine, and gives back its memory of everything that was owned meanwhile. */
+export function withEngine<R>(work: (engine: MainModule, own: Own) => R): R {
+  return usingGeometryEngine((engine) => {
+    const owned: { delete: () => void }[] = [];
+    try {
+      return work(engine, (object) => {
+        owned.push(object);
+        return object;
+      });
+    } finally {
+      for (const object of owned) object.delete();
+    }
+  });
 }
 
 /** Marks a polygon by whose it is. */

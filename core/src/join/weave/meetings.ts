@@ -1,6 +1,7 @@
 import { at } from "../../geometry/at";
 import { combine } from "../../geometry/boolean/boolean";
 import { distanceToChord } from "../../geometry/chordDistance";
+import { spend } from "../../geometry/effort";
 import { areaOfPath } from "../../geometry/path";
 import { distance } from "../../geometry/point";
 import { areNeighbours, chordsOf, countBits, crossingOf, nearPairs, type Chord, type ChordCrossing } from "./chords";
@@ -17,6 +18,8 @@ export interface Meeting extends Woven {
   readonly crossings: number;
 }
 
+/** What two chords near each other take, from here until their bands are laid over each other. */
+const SECONDS_A_PAIR = 10e-6;
 /** Crossings of the same stretches nearer than this are one, millimetres. */
 const ONE_PLACE = 0.05;
 /** Overlaps smaller than this only touch, square millimetres. */
@@ -28,7 +31,7 @@ const OWN_WIDTHS = 1.6;
 
 /**
  * Every place where bands lie over each other, in the order of the first strand, the second and the way along it. Where
- * bands stay within the gap (millimetres) of each other from one crossing to the next, that is one place.
+ * bands stay within the gap (millimetres) of each other from one crossing to the next, that is one place. Throws a TooMuchEffort.
  */
 export function meetingsOf(strands: readonly Strand[], ends: BandEnds, gap: number): Meeting[] {
   const own = strands.map((strand, number) => chordsOf(strand, number, ends));
@@ -36,6 +39,7 @@ export function meetingsOf(strands: readonly Strand[], ends: BandEnds, gap: numb
   const isClosed = (strand: number) => at(strands, strand).run.closed;
   const pairs = new NearPairs(counts, isClosed);
   for (const [a, b] of nearPairs(own.flat(), gap)) {
+    spend(SECONDS_A_PAIR);
     if (areNeighbours(a, b, at(counts, a.strand), isClosed(a.strand))) continue;
     const crossing = crossingOf(a, b);
     if (crossing || !areOfOnePlace(a, b, strands, gap)) pairs.add(a, b, crossing);

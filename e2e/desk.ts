@@ -75,6 +75,11 @@ export class Desk {
   /** The picture itself, without what lies over it. */
   async picture(): Promise<PNG> {
     await this.ready();
+    return this.lastPicture();
+  }
+
+  /** The same, though it may be of the design as it was. */
+  async lastPicture(): Promise<PNG> {
     await this.page.addStyleTag({
       content: "svg[aria-label=Handles], [aria-label='Motif close-up'] { visibility: hidden }",
     });

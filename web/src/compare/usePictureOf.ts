@@ -12,7 +12,7 @@ export function usePictureOf(design: Design | null): string | null {
   const [drawn, setDrawn] = useState<{ readonly design: Design; readonly address: string } | null>(null);
   useEffect(() => {
     if (!rested) return;
-    const { maker, end } = startMaker();
+    const { work: maker, end } = startMaker();
     let made: string | null = null;
     let wanted = true;
     void maker

@@ -1,7 +1,6 @@
 import { lazy, Suspense, useCallback, useEffect, useState } from "react";
 import { useQuery } from "@tanstack/react-query";
 import { Link, useMatch, useParams } from "react-router";
-import { tinykeys } from "tinykeys";
 import { ApiError, messageOf } from "@/api/http";
 import { DeskProvider, useDesk, useDeskStore } from "@/store/deskStore";
 import { startSaving } from "@/store/saving";
@@ -13,6 +12,7 @@ import { ReadingColumn } from "./column/readingColumn";
 import { ConflictDialog } from "./conflictDialog";
 import type { HeldLook } from "@/store/hand";
 import { HELD_KEYS } from "./heldKeys";
+import { bindKeys } from "./historyKeys";
 import { SHORTCUTS } from "./keys";
 import { KeysDialog } from "./keysDialog";
 import { loadDesk } from "./loadDesk";
@@ -145,21 +145,11 @@ function Middle() {
   );
 }
 
-/** Binds the shortcuts; while something is typed, keys belong to the text. */
+/** Binds the shortcuts. */
 function useKeys(showKeys: () => void): void {
   const store = useDeskStore();
   const picture = usePicture();
-  useEffect(() => {
-    const bindings: Record<string, (event: KeyboardEvent) => void> = {};
-    for (const { keys, act } of SHORTCUTS) {
-      bindings[keys] = (event) => {
-        if (isTyping(event) || isElsewhere(event)) return;
-        event.preventDefault();
-        act({ store, picture, showKeys });
-      };
-    }
-    return tinykeys(window, bindings);
-  });
+  useEffect(() => bindKeys(SHORTCUTS, { store, picture, showKeys }));
 }
 
 /** Other ways of seeing the ornament, as long as their keys are held. */

@@ -9,7 +9,7 @@ import { startMaker } from "@/workers/start";
 
 /** Imports an SVG from another program as the motif of a part, or of a new one; says what was not taken over. */
 export async function importPicture(store: DeskStore, file: File, part: string | null): Promise<void> {
-  const { maker, end } = startMaker();
+  const { work: maker, end } = startMaker();
   try {
     const read = await maker.importPicture(await file.text());
     if ("refusal" in read) {

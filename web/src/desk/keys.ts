@@ -4,7 +4,7 @@ import type { DeskStore } from "@/store/deskStore";
 import { groupOf, groupParts, ungroup } from "@/store/edits/groups";
 import { duplicatePart } from "@/store/edits/parts";
 import { duplicateSeveral } from "@/store/edits/several";
-import { saveNow } from "@/store/saving";
+import { HISTORY_KEYS, type Shortcut } from "./historyKeys";
 import { stepFor } from "./bottom/neighbourValues";
 import type { usePicture } from "./stage/pictureContext";
 import type { Look } from "./stage/useCloseUpView";
@@ -15,14 +15,6 @@ interface KeyTargets {
   readonly store: DeskStore;
   readonly picture: ReturnType<typeof usePicture>;
   showKeys: () => void;
-}
-
-/** One shortcut: the same table binds the keys and tells about them. */
-interface Shortcut {
-  readonly keys: string;
-  readonly shown: string;
-  readonly words: string;
-  act: (targets: KeyTargets) => void;
 }
 
 const PAN = 48;
@@ -98,13 +90,11 @@ function focusWhenThere(id: string, frames = PATIENCE): void {
   });
 }
 
-export const SHORTCUTS: readonly Shortcut[] = [
-  { keys: "$mod+z", shown: "Ctrl Z", words: "Undo", act: ({ store }) => store.getState().undo() },
-  { keys: "$mod+Shift+z", shown: "Ctrl Shift Z", words: "Redo", act: ({ store }) => store.getState().redo() },
-  { keys: "$mod+s", shown: "Ctrl S", words: "Save now", act: saveNow },
+export const SHORTCUTS: readonly Shortcut<KeyTargets>[] = [
+  ...HISTORY_KEYS,
   { keys: "n", shown: "N", words: "Add a part", act: press("add-part") },
   { keys: "u", shown: "U", words: "Add a rule", act: press("add-rule") },
-  ...TOOL_WORDS.map(({ tool, key, name }): Shortcut => ({
+  ...TOOL_WORDS.map(({ tool, key, name }): Shortcut<KeyTargets> => ({
     keys: key,
     shown: key,
     words: `Take up: ${name.toLowerCase()}`,

@@ -9,7 +9,7 @@ const SHOW_AFTER = 300;
 
 /** Makes a file of the design in a worker, and hands it to the browser to keep. */
 export async function takeAway(design: Design, extension: string, options: Partial<MakeOptions>): Promise<void> {
-  const { maker, end } = startMaker();
+  const { work: maker, end } = startMaker();
   let timer = 0;
   const stopped = new Promise<null>((stop) => {
     const action = { label: "Stop", onClick: () => stop(null) };

@@ -17,5 +17,5 @@ export const ArtistProvider = ArtistContext.Provider;
 export function OwnArtist({ children }: { children: ReactNode }) {
   const [artist] = useState(startAssistant);
   useEffect(() => artist.end, [artist]);
-  return <ArtistContext value={artist.assistant}>{children}</ArtistContext>;
+  return <ArtistContext value={artist.work}>{children}</ArtistContext>;
 }

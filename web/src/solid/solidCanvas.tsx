@@ -1,8 +1,9 @@
 import { useEffect, useMemo, useRef, useState } from "react";
-import type { SpacePoint } from "@twin-petal/core";
+import type { SpaceBox, SpacePoint } from "@twin-petal/core";
 import { messageOf } from "@/api/http";
+import { WorkerEnded } from "@/workers/started";
 import type { LaidLayer } from "@/workers/solidWork";
-import { lookMoved, type Wish } from "./eye";
+import { lookMoved, type Look, type Wish } from "./eye";
 import { standpoint } from "./outlooks";
 import type { CutOpen, Met } from "./picture/content";
 import { SolidPicture, type Place } from "./solidPicture";
@@ -22,18 +23,23 @@ interface SolidCanvasProps {
   onDrawn?: (place: Place) => void;
 }
 
+/** What draws is started so often, if it ends by itself. */
+const MOST_STARTS = 3;
+
 /** Solids drawn: copies while the hand moves, united bodies when they are there. Drawn only when something changes. */
 export function SolidCanvas({ solids, bed, wish, cutOpen, marked, laid = null, onClick, onDrawn }: SolidCanvasProps) {
   const host = useRef<HTMLDivElement>(null);
   const [picture, setPicture] = useState<SolidPicture | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [starts, setStarts] = useState(1);
   useEffect(() => {
     if (!host.current) return;
     const own = new SolidPicture(host.current);
-    own.attached.catch((error: unknown) => setTrouble(messageOf(error)));
+    own.attached.catch((error: unknown) => error instanceof WorkerEnded || setTrouble(messageOf(error)));
     setPicture(own);
+    void own.ended.then(() => setStarts((known) => Math.min(known + 1, MOST_STARTS)));
     return () => own.end();
-  }, []);
+  }, [starts]);
   useEffect(() => picture?.listen({ onClick, onDrawn: onDrawn ?? null }), [picture, onClick, onDrawn]);
   useContent(picture, solids);
   const top = laid ? laid.z + laid.height / 2 : null;
@@ -75,14 +81,24 @@ function useContent(picture: SolidPicture | null, { layout, meshes, model, isCur
 /** Moves the eye as it is wished; at first it goes where it sees everything. */
 function useWishes(picture: SolidPicture | null, { layout }: Solids, wish: Wish): void {
   const box = layout?.box ?? null;
-  const followed = useRef<{ picture: SolidPicture; asked: number } | null>(null);
+  const followed = useRef<Followed | null>(null);
   useEffect(() => {
     if (!picture || !box) return;
-    const isPlaced = followed.current?.picture === picture;
-    if (isPlaced && followed.current?.asked === wish.asked) return;
-    picture.lookFrom(
-      isPlaced ? lookMoved(picture.look, wish, box) : standpoint(box, "side" in wish ? wish.side : "corner"),
-    );
+    const before = followed.current;
+    if (before?.picture === picture && before.asked === wish.asked) return;
+    picture.lookFrom(nextLook(before, wish, box));
     followed.current = { picture, asked: wish.asked };
   }, [picture, box, wish]);
+}
+
+/** The picture a wish was followed in last. */
+interface Followed {
+  readonly picture: SolidPicture;
+  readonly asked: number;
+}
+
+/** What is seen next; a picture that takes the place of one that ended shows what that one did. */
+function nextLook(before: Followed | null, wish: Wish, box: SpaceBox): Look {
+  if (!before) return standpoint(box, "side" in wish ? wish.side : "corner");
+  return before.asked === wish.asked ? before.picture.look : lookMoved(before.picture.look, wish, box);
 }

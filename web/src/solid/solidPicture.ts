@@ -28,6 +28,8 @@ export class SolidPicture {
   readonly attached: Promise<void>;
   private readonly painter: Remote<SolidPainter>;
   private readonly endPainter: () => void;
+  /** Resolves when what draws here has ended by itself: then nothing more is drawn, and another picture is to take its place. */
+  readonly ended: Promise<void>;
   private listener: PictureListener = { onClick: () => undefined, onDrawn: null };
   /** Where the hand has the eye, and where the eye of the picture that is shown was. */
   private readonly camera = eyeCamera();
@@ -42,14 +44,15 @@ export class SolidPicture {
   private isCurrent = false;
 
   constructor(host: HTMLElement) {
-    const { painter, end } = startSolidPainter();
-    [this.painter, this.endPainter] = [painter, end];
+    const { work, ended, end } = startSolidPainter();
+    [this.painter, this.endPainter, this.ended] = [work, end, ended];
     this.canvas.className = "absolute inset-0 size-full";
-    host.append(this.canvas);
+    // Below the canvas of one that ended, which stays until this one has something to show.
+    host.prepend(this.canvas);
     const offscreen = this.canvas.transferControlToOffscreen();
     this.size = sizeOf(host);
     const onDrawn = proxy((look: Look) => this.tellDrawn(look));
-    this.attached = painter.attach(transfer(offscreen, [offscreen]), this.size, onDrawn);
+    this.attached = work.attach(transfer(offscreen, [offscreen]), this.size, onDrawn);
     this.shape();
     this.controls = new OrbitControls(this.camera, this.canvas);
     this.controls.enableDamping = false;
@@ -98,11 +101,11 @@ export class SolidPicture {
     this.follow(this.painter.show({ ...change, meshes: new Map(fresh) }));
   }
 
+  /** Nothing more is drawn; the last picture stays. */
   end(): void {
     this.sizes.disconnect();
     this.controls.dispose();
     this.endPainter();
-    this.canvas.remove();
   }
 
   private shape(): void {
@@ -130,6 +133,10 @@ export class SolidPicture {
   }
 
   private tellDrawn({ from, to }: Look): void {
+    for (let older = this.canvas.nextElementSibling; older; older = this.canvas.nextElementSibling) {
+      if (!(older instanceof HTMLCanvasElement)) break;
+      older.remove();
+    }
     this.drawn.position.set(...from);
     this.drawn.lookAt(...to);
     this.drawn.updateMatrixWorld();

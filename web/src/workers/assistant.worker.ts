@@ -1,4 +1,4 @@
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { Assistant } from "./assistant";
 
-expose(new Assistant());
+serve(new Assistant());

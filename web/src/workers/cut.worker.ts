@@ -1,4 +1,4 @@
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { CutWork } from "./cutWork";
 
-expose(new CutWork());
+serve(new CutWork());

@@ -8,7 +8,7 @@ import {
   type ImportResult,
   type MakeOptions,
 } from "@twin-petal/core";
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { WEB_HOST } from "./webHost";
 
 /** A file that was made and what should be known of it, or why it cannot be. */
@@ -35,4 +35,4 @@ const maker = {
 
 export type Maker = typeof maker;
 
-expose(maker);
+serve(maker);

@@ -1,5 +1,5 @@
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { Painter } from "./painter";
 import { WEB_HOST } from "./webHost";
 
-expose(new Painter(WEB_HOST));
+serve(new Painter(WEB_HOST));

@@ -1,4 +1,4 @@
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { PrintWork } from "./printWork";
 
-expose(new PrintWork());
+serve(new PrintWork());

@@ -1,4 +1,4 @@
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { SolidWork } from "./solidWork";
 
-expose(new SolidWork());
+serve(new SolidWork());

@@ -1,4 +1,4 @@
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { SolidPainter } from "./solidPainter";
 
-expose(new SolidPainter());
+serve(new SolidPainter());

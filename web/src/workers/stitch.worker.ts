@@ -1,4 +1,4 @@
-import { expose } from "comlink";
+import { serve } from "./serve";
 import { StitchWork } from "./stitchWork";
 
-expose(new StitchWork());
+serve(new StitchWork());

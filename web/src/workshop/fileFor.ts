@@ -3,7 +3,7 @@ import { startMaker } from "@/workers/start";
 
 /** The file a device is sent; rejects in words. */
 export async function fileFor(design: Design, extension: string): Promise<{ name: string; file: Blob }> {
-  const { maker, end } = startMaker();
+  const { work: maker, end } = startMaker();
   try {
     const made = await maker.make(writeDesign(design), extension, {});
     if ("refusal" in made) throw new Error(made.refusal);

@@ -3,6 +3,7 @@ import { NavLink } from "react-router";
 import { hasSolids } from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
 import { NumbersSection } from "@/desk/column/numbersSection";
+import { useHistoryKeys } from "@/desk/historyKeys";
 import { SavePanel } from "@/desk/strips/savePanel";
 import { UndoRedo } from "@/desk/strips/undoRedo";
 import { BackToDesk } from "@/ui/backToDesk";
@@ -27,6 +28,7 @@ export function WorkshopFrame({ actions, settings, checks, device, run, children
   const isSolid = useDesk((state) => hasSolids(state.history.design));
   const workshops = WORKSHOPS.filter(({ kind }) => kind !== "solid" || isSolid);
   useEffect(watchWheel, []);
+  useHistoryKeys();
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
       <header className="flex h-11 shrink-0 items-center gap-2 border-b border-hairline bg-surface px-3">

@@ -4,7 +4,8 @@ import { useSheet } from "@/store/useMaking";
 import { useDesk, useDeskStore, useDesign, type DeskState } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
 import type { Design } from "@twin-petal/core";
-import { startAssistant, startPainter } from "@/workers/start";
+import { WorkerEnded } from "@/workers/started";
+import { startAssistant } from "@/workers/start";
 import type { FrameReport } from "@/workers/frame";
 import type { Assistant } from "@/workers/assistant";
 import type { Painter } from "@/workers/painter";
@@ -12,6 +13,7 @@ import { PictureQueue } from "../live/pictureQueue";
 import { Freshness } from "./freshness";
 import { useDeskColors } from "./deskColors";
 import { useCloseUpView, type Look } from "./useCloseUpView";
+import { usePainter } from "./usePainter";
 
 /** Pixels left free around a sheet that is shown whole. */
 const ROOM = 36;
@@ -38,6 +40,8 @@ interface Picture {
   fit: () => void;
   /** What is seen of the motif in its close-up. */
   readonly closeUp: Look;
+  /** The design that is not tried again, since painters have ended under it; null for none. */
+  readonly failing: Design | null;
   /** Ends the painter in the middle of its work and starts another. */
   restart: () => void;
 }
@@ -61,17 +65,15 @@ export function useLargeView(): Look {
 export function PictureProvider({ children }: { children: ReactNode }) {
   const design = useDesign();
   const colors = useDeskColors();
-  const [{ painter, end: endPainter }, setPainter] = useState(startPainter);
-  const restart = useCallback(() => setPainter(startPainter()), []);
-  const [{ assistant, end: endAssistant }] = useState(startAssistant);
   const [currency] = useState(() => new Freshness());
+  const { painter, endings, failing, restart } = usePainter(currency);
+  const [{ work: assistant, end: endAssistant }] = useState(startAssistant);
   const [pictures] = useState(() => new PictureQueue(assistant, currency));
   const [latest, setLatest] = useState<{ report: FrameReport; design: Design } | null>(null);
   /** The view the hand has made; null while the sheet is shown whole, whatever its size. */
   const [ownView, setOwnView] = useState<View | null>(null);
   const [size, setSize] = useState<Size | null>(null);
   const [isSeen, setSeen] = useState(true);
-  useEffect(() => endPainter, [endPainter]);
   useEffect(() => endAssistant, [endAssistant]);
 
   const { width, height } = useSheet(design);
@@ -87,13 +89,20 @@ export function PictureProvider({ children }: { children: ReactNode }) {
     const ask = ({ history: { design }, chosen, opened, hand: { copy, built, held, thread } }: DeskState) => {
       currency.set(false);
       const before = held === "before";
+      const shown = before ? opened : design;
+      if (!endings.isTried(shown)) return;
+      endings.ask(shown);
       const frame = { view, size, density, colors, chosen, copy, built, held: before ? null : held, thread };
-      void painter.show({ design: before ? opened : design, ...frame }).then((report) => {
-        if (!report) return;
-        const now = store.getState();
-        currency.set(now.history.design === design && now.hand.held === held);
-        if (!before) setLatest({ report, design });
-      });
+      painter.show({ design: shown, ...frame }).then(
+        (report) => {
+          if (!report) return;
+          const now = store.getState();
+          currency.set(now.history.design === design && now.hand.held === held);
+          if (!before) setLatest({ report, design });
+        },
+        // Another painter is asked as soon as there is one.
+        (error: unknown) => error instanceof WorkerEnded || console.error(error),
+      );
     };
     ask(store.getState());
     let timer = 0;
@@ -116,7 +125,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
       window.clearTimeout(timer);
       forget();
     };
-  }, [painter, store, currency, view, size, colors, isSeen]);
+  }, [painter, endings, store, currency, view, size, colors, isSeen]);
 
   const setView = useCallback(
     (change: (view: View) => View) => setOwnView((current) => (whole ? change(current ?? whole) : current)),
@@ -128,9 +137,9 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const picture = useMemo(
     () => ({
       ...{ painter, assistant, pictures, report, isCurrent, currency, view, size },
-      ...{ setView, setSize, setSeen, fit, closeUp, restart },
+      ...{ setView, setSize, setSeen, fit, closeUp, failing, restart },
     }),
-    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit, closeUp, restart],
+    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit, closeUp, failing, restart],
   );
   return <PictureContext value={picture}>{children}</PictureContext>;
 }

@@ -1,15 +1,18 @@
 import { proxy } from "comlink";
 import { useEffect, useState } from "react";
-import { useDeskStore } from "@/store/deskStore";
+import { useDesk, useDeskStore } from "@/store/deskStore";
 import { Button } from "@/ui/button";
 import { usePicture } from "./pictureContext";
 
 /** Work that takes longer than this is told, milliseconds. */
 const TELL_AFTER = 300;
 
-/** What is being computed when it takes long, and a way to stop it: the last change is then undone. */
+/** What is being computed when it takes long or cannot be, and a way to stop it: the last change is then undone. */
 export function WorkPanel() {
-  const { painter, currency, restart } = usePicture();
+  const { painter, currency, failing, restart } = usePicture();
+  const isFailing = useDesk(
+    ({ history, opened, hand: { held } }) => failing === (held === "before" ? opened : history.design),
+  );
   const store = useDeskStore();
   const [part, setPart] = useState("");
   const [long, setLong] = useState(false);
@@ -30,26 +33,33 @@ export function WorkPanel() {
       window.clearTimeout(timer);
     };
   }, [currency]);
-  if (!long) return null;
+  if (!long && !isFailing) return null;
   const { history, undo } = store.getState();
+  const name = part === "" ? "It" : `“${part}”`;
   const last = history.past.at(-1)?.label;
   return (
     <div
-      role="status"
+      role={isFailing ? "alert" : "status"}
       className="absolute bottom-3 left-1/2 z-20 flex -translate-x-1/2 items-center gap-2 rounded-md border border-hairline bg-surface px-3 py-1.5 text-[15px] shadow-floating"
     >
-      <span className="size-2 animate-pulse rounded-full bg-live motion-reduce:animate-none" aria-hidden="true" />
-      {part === "" ? "Computing" : `Computing “${part}”`} …
+      {isFailing ? (
+        <span className="text-failed">✕ {name} comes to more than this browser gives; the last picture stays.</span>
+      ) : (
+        <>
+          <span className="size-2 animate-pulse rounded-full bg-live motion-reduce:animate-none" aria-hidden="true" />
+          {part === "" ? "Computing" : `Computing “${part}”`} …
+        </>
+      )}
       {last !== undefined && (
         <Button
           className="h-7 px-2 text-[15px]"
-          title={`Stops, and undoes: ${last}`}
+          title={isFailing ? `Undoes: ${last}` : `Stops, and undoes: ${last}`}
           onClick={() => {
             undo();
             restart();
           }}
         >
-          Stop and undo
+          {isFailing ? "Undo" : "Stop and undo"}
         </Button>
       )}
     </div>

@@ -1,4 +1,6 @@
 import { designs } from "./groups/designs";
+import { edits } from "./groups/edits";
+import { hangers } from "./groups/hangers";
 import { heavy } from "./groups/heavy";
 import { kills } from "./groups/kills";
 import { structures } from "./groups/structures";
@@ -13,6 +15,8 @@ const GROUPS: Readonly<Record<string, (many?: number) => Promise<Reported[]>>> =
   svgs,
   kills,
   writers,
+  hangers,
+  edits,
   heavy,
 };
 

@@ -6,7 +6,7 @@ import { build } from "../scripts/build.mjs";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 process.chdir(root);
-await build(["server", "attack"]);
+await build(["server", "web", "attack"]);
 await bundle({
   absWorkingDir: root,
   entryPoints: ["attack/attack.ts"],

@@ -21,13 +21,13 @@ async function attacked(trials: readonly NamedTrial[], { seconds, computed, file
 
 test(
   "designs changed by chance are made, or refused in words",
-  () => attacked(designTrials(150, SEED), DESIGN_LIMITS),
+  () => attacked(designTrials(60, SEED), DESIGN_LIMITS),
   240_000,
 );
 
 test(
   "pictures changed by chance are taken over whole, or refused in words",
-  () => attacked(svgTrials(120, SEED), SVG_LIMITS),
+  () => attacked(svgTrials(80, SEED), SVG_LIMITS),
   240_000,
 );
 

@@ -1,10 +1,13 @@
-/** Checks the types of every workspace, two at a time; the server's has the host in it. */
+/**
+ * Checks the types of every workspace: the core first, whose types all others read as it writes them down, then those two at a
+ * time; the server's has the host in it.
+ */
 import { spawn } from "node:child_process";
 import { fileURLToPath } from "node:url";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
-const PROJECTS = [
-  "core/tsconfig.json",
+const CORE = "core/tsconfig.json";
+const OTHERS = [
   "core/tsconfig.test.json",
   "server/tsconfig.json",
   "cli/tsconfig.json",
@@ -23,8 +26,8 @@ function check(project) {
   });
 }
 
-const waiting = [...PROJECTS];
-const codes = [];
+const codes = [await check(CORE)];
+const waiting = [...OTHERS];
 async function work() {
   for (let project = waiting.shift(); project; project = waiting.shift()) codes.push(await check(project));
 }

@@ -94,7 +94,7 @@ describe("the command line", () => {
 });
 
 describe("what takes its time", () => {
-  /** Some seconds of work: hundreds of discs that lie over each other. */
+  /** A few seconds of work: hundreds of discs that lie over each other. */
   const heavy = file("heavy.petal.json", {
     format: "twin-petal/1",
     parts: [
@@ -102,7 +102,7 @@ describe("what takes its time", () => {
         id: "discs",
         name: "Discs",
         motif: { kind: "disc", radius: 8 },
-        rules: [{ kind: "grid", columns: 36, rows: 24, pitch: { x: 4, y: 4 } }],
+        rules: [{ kind: "grid", columns: 30, rows: 20, pitch: { x: 4, y: 4 } }],
         join: { mode: "faces" },
       },
     ],

@@ -99,7 +99,7 @@ describe("the nearest of many", () => {
           expect(apart[nearest[copy] ?? -1]).toBeLessThan(Math.min(...apart) + 0.02 * size);
         });
       }),
-      { numRuns: 12 },
+      { numRuns: 8 },
     );
   });
 });

@@ -51,7 +51,7 @@ describe("soft shades in SVG", () => {
         // Three box blurs stand for a Gaussian in pictures.
         expect(differenceOf(drawn(design), painted(design))).toBeLessThan(0.004);
       }),
-      { numRuns: 12 },
+      { numRuns: 6 },
     );
   });
 

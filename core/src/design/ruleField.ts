@@ -14,7 +14,7 @@ export interface Rule extends StoredFields {
 }
 
 /** A rule with its numbers known. */
-interface RuleInUse {
+export interface RuleInUse {
   readonly on: boolean;
   readonly prepared: PreparedRule;
 }

@@ -3,7 +3,7 @@ import type { FieldInfo, FieldOf } from "./field";
 import { isSchema } from "./schemaPieces";
 
 /** Marks a field that must be there. */
-interface Given {
+export interface Given {
   readonly given: true;
 }
 

@@ -6,7 +6,7 @@ import { exactly } from "./schemaPieces";
 import { isRecord } from "./stored";
 
 /** An object of fields and no others. */
-interface RecordField<F extends FieldTable> extends StructureField, FieldOf<ResolvedOf<F>, StoredOf<F>> {
+export interface RecordField<F extends FieldTable> extends StructureField, FieldOf<ResolvedOf<F>, StoredOf<F>> {
   readonly type: "structure";
   readonly fields: F;
   schema: () => ReturnType<typeof schemaOf>;

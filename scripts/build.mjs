@@ -20,7 +20,7 @@ const TARGETS = {
     result: "server/dist/main.js",
     sources: ["core/src", "host/src", "server/src"],
     run: () =>
-      bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/child", "work/deviceWorker"]),
+      bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/child", "work/deviceProcess"]),
   },
   attack: {
     result: "attack/dist/trial.js",

@@ -67,6 +67,14 @@ async function until(id: string, isSo: (job: Job) => boolean, caller = { call })
   throw new Error("it never came to that");
 }
 
+/** The processes of devices that a server has started. */
+function devicesOf(server: number | undefined): number[] {
+  const children = readFileSync(`/proc/${server}/task/${server}/children`, "utf8").split(" ").filter(Boolean);
+  const devices = children.filter((pid) => readFileSync(`/proc/${pid}/cmdline`, "utf8").includes("deviceProcess"));
+  expect(devices).toHaveLength(1);
+  return devices.map(Number);
+}
+
 describe("a simulated printer of solids", () => {
   test.each(["3mf", "stl"])(
     "lays a %s layer by layer at once, streams every one, and reports what it did",
@@ -169,6 +177,22 @@ describe("jobs and the server's own end", () => {
       await until(again.id, ({ state }) => state === "stopped", next);
     } finally {
       await second.kill();
+    }
+  });
+
+  test("a device whose process ends takes nothing along: its job has failed, and the next one runs", async () => {
+    const server = await startServer(newDataFolder());
+    try {
+      const calls = callsTo(server);
+      const file = await solidFile("3mf", PLATE, calls);
+      const { id } = await jobIn(await post("pace=1", file, calls));
+      for (const pid of devicesOf(server.process.pid)) process.kill(pid, "SIGKILL");
+      const job = await until(id, ({ state }) => state !== "running", calls);
+      expect(job).toMatchObject({ state: "failed", trouble: "The device ended before it was done." });
+      const next = await jobIn(await post("pace=2000", file, calls));
+      expect((await until(next.id, ({ state }) => state !== "running", calls)).state).toBe("done");
+    } finally {
+      await server.kill();
     }
   });
 

@@ -1,16 +1,18 @@
 import { randomUUID } from "node:crypto";
 import { EventEmitter } from "node:events";
-import { Worker } from "node:worker_threads";
+import type { ChildProcess } from "node:child_process";
 import type { Device } from "@twin-petal/core";
 import { HttpProblem } from "../problem";
-import { inRepository } from "../settings";
-import type { DeviceNews, DeviceOrder, DeviceWork } from "../work/deviceWorker";
+import type { DeviceNews, DeviceOrder, DeviceWork } from "../work/deviceProcess";
+import { forked, killed, watchSize } from "../work/forked";
 import type { JobRow, JobStore } from "./jobStore";
 
-/** Devices that run at once: each has a thread of its own. */
+/** Devices that run at once: each has a process of its own. */
 const MOST_RUNNING = 4;
 /** A device reads a file in no more than this, milliseconds. */
 const LONGEST_OPENING = 120_000;
+/** Megabytes a device's process may grow to. */
+const MOST_MEGABYTES = 1_024;
 /** How far a job has come is written down no more often than this, milliseconds. */
 const WRITE_EVERY = 500;
 
@@ -30,16 +32,16 @@ export type JobNews =
   | { readonly event: "state" | "end"; readonly data: JobRow };
 
 interface Running {
-  readonly worker: Worker;
+  readonly process: ChildProcess;
   readonly trace: Readonly<Record<string, number>>[];
   readonly news: EventEmitter<{ news: [JobNews] }>;
   row: JobRow;
   written: number;
-  /** Whether how it ended is known: a thread tells it, and then ends itself. */
+  /** Whether how it ended is known: a process tells it, and then ends itself. */
   isOver: boolean;
 }
 
-/** Simulated devices at work, each in a thread of its own; what they did outlives the server. */
+/** Simulated devices at work, each in a process of its own; what they did outlives the server. */
 export class Jobs {
   private readonly running = new Map<string, Running>();
 
@@ -65,8 +67,8 @@ export class Jobs {
     const { device, name, file, settings, pace } = asked;
     const id = randomUUID();
     const work: DeviceWork = { device: device.kind, file: Uint8Array.from(file), settings, pace };
-    const worker = new Worker(inRepository("server/dist/work/deviceWorker.js"), { workerData: work });
-    const steps = await opened(worker);
+    const child = forked("deviceProcess", [], MOST_MEGABYTES);
+    const steps = await opened(child, work);
     const row: JobRow = {
       id,
       device: device.kind,
@@ -81,15 +83,19 @@ export class Jobs {
       trouble: null,
     };
     await this.store.add({ ...row, file });
-    const job: Running = { worker, row, trace: [], news: new EventEmitter(), written: 0, isOver: false };
+    const job: Running = { process: child, row, trace: [], news: new EventEmitter(), written: 0, isOver: false };
     job.news.setMaxListeners(0);
     this.running.set(id, job);
-    worker.on("message", (news: DeviceNews) => this.hear(job, news));
-    worker.on("error", (error) =>
-      this.end(job, { state: "failed", trouble: `The device broke off: ${error.message}` }),
-    );
-    worker.on("exit", () => this.end(job, { state: "failed", trouble: "The device ended before it was done." }));
-    worker.postMessage("resume" satisfies DeviceOrder);
+    const unwatch = watchSize(child, MOST_MEGABYTES, () => child.kill("SIGKILL"));
+    child.on("message", (news: DeviceNews) => this.hear(job, news));
+    const ended = () => {
+      unwatch();
+      this.end(job, { state: "failed", trouble: "The device ended before it was done." });
+    };
+    child.once("exit", ended);
+    // It may have ended while the job was written down.
+    if (child.connected) tell(child, "resume");
+    else ended();
     return row;
   }
 
@@ -111,7 +117,7 @@ export class Jobs {
       const { state } = await this.find(id);
       throw new HttpProblem(409, `The job is ${state}; only one that runs can be told to ${order}.`);
     }
-    job.worker.postMessage(order);
+    tell(job.process, order);
     if (order === "stop") {
       await new Promise<void>((done) => job.news.on("news", ({ event }) => event === "end" && done()));
     } else {
@@ -142,14 +148,17 @@ export class Jobs {
 
   /** Ends every device at once; what ran is told as interrupted when the server is back. */
   async close(): Promise<void> {
-    const workers = [...this.running.values()].map(({ worker }) => worker);
+    const children = [...this.running.values()].map(({ process }) => process);
     this.running.clear();
-    await Promise.all(workers.map((worker) => worker.terminate()));
+    await Promise.all(children.map(killed));
   }
 
   private hear(job: Running, news: DeviceNews): void {
     if (news.kind === "ended") {
       return this.end(job, { state: news.stopped ? "stopped" : "done", report: JSON.stringify(news.report) });
+    }
+    if (news.kind === "broken") {
+      return this.end(job, { state: "failed", trouble: `The device broke off: ${news.message}` });
     }
     if (news.kind !== "step") return;
     job.trace.push({ ...news.trace, seconds: news.seconds });
@@ -174,25 +183,38 @@ export class Jobs {
   }
 }
 
-/** The steps a device has found in its file. Rejects with its refusal. */
-function opened(worker: Worker): Promise<number> {
+/** One that ends just now hears no order; that it ended is told by itself. */
+function tell(child: ChildProcess, order: DeviceOrder): void {
+  child.send(order, () => undefined);
+}
+
+/** Gives a device its work, and answers the steps it has found in its file. Rejects with its refusal. */
+function opened(child: ChildProcess, work: DeviceWork): Promise<number> {
   return new Promise((resolve, reject) => {
-    const give = (error: Error) => {
+    const settle = () => {
       clearTimeout(timer);
-      void worker.terminate();
+      unwatch();
+      child.off("exit", ended).off("error", give);
+    };
+    const give = (error: Error) => {
+      settle();
+      child.kill("SIGKILL");
       reject(error);
     };
+    const ended = () => give(new HttpProblem(503, "The device ended while it read the file: that is too much for it."));
+    const unwatch = watchSize(child, MOST_MEGABYTES, ended);
     const timer = setTimeout(
       () => give(new HttpProblem(503, "The device took longer than two minutes to read the file.")),
       LONGEST_OPENING,
     );
-    worker.once("error", give);
-    worker.once("message", (news: DeviceNews) => {
+    child.once("exit", ended).once("error", give);
+    child.once("message", (news: DeviceNews) => {
       if (news.kind === "refused") return give(new HttpProblem(422, news.refusal));
+      if (news.kind === "broken") return give(new Error(news.message));
       if (news.kind !== "opened") return give(new Error("a device began before it had read its file"));
-      clearTimeout(timer);
-      worker.off("error", give);
+      settle();
       resolve(news.steps);
     });
+    child.send(work, (error) => error && give(error));
   });
 }

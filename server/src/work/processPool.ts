@@ -1,6 +1,5 @@
-import { fork, type ChildProcess } from "node:child_process";
-import { readFile } from "node:fs/promises";
-import { inRepository } from "../settings";
+import type { ChildProcess } from "node:child_process";
+import { forked, killed, watchSize } from "./forked";
 
 /** Why a task was not done. */
 export type Undone = "ended" | "memory" | "time" | "stopped" | "full";
@@ -40,8 +39,6 @@ export type Answered<Result> = { readonly result: Result } | { readonly thrown: 
 
 /** An idle process beyond those that stay ready ends after this long, milliseconds. */
 const IDLE = 30_000;
-/** How often the size of a process at work is looked at, milliseconds. */
-const LOOK_EVERY = 250;
 
 /**
  * Runs tasks in processes of their own. One that ends, grows beyond its limit or takes too long takes nothing along: its task is
@@ -78,12 +75,9 @@ export class ProcessPool<Task, Result> {
   /** Ends every process, whatever it does. */
   async close(): Promise<void> {
     this.isClosed = true;
-    const ended = [...this.all].map((child) => new Promise((gone) => child.once("exit", gone)));
-    for (const child of this.all) {
-      child.ref();
-      child.kill("SIGKILL");
-    }
-    await Promise.all(ended);
+    const all = [...this.all];
+    for (const child of all) child.ref();
+    await Promise.all(all.map(killed));
   }
 
   private next(): void {
@@ -102,11 +96,7 @@ export class ProcessPool<Task, Result> {
   }
 
   private start(): ChildProcess {
-    const child = fork(inRepository("server/dist/work/child.js"), [this.work], {
-      serialization: "advanced",
-      execArgv: [`--max-old-space-size=${this.limits.megabytes}`],
-      stdio: ["ignore", "ignore", "ignore", "ipc"],
-    });
+    const child = forked("child", [this.work], this.limits.megabytes);
     this.all.add(child);
     child.once("exit", () => {
       this.all.delete(child);
@@ -127,12 +117,12 @@ export class ProcessPool<Task, Result> {
       child.kill("SIGKILL");
     };
     const timer = setTimeout(() => end("time"), this.limits.seconds * 1_000);
-    const look = setInterval(() => void this.isTooLarge(child).then((large) => large && end("memory")), LOOK_EVERY);
+    const unwatch = watchSize(child, this.limits.megabytes, () => end("memory"));
     const stop = () => end("stopped");
     job.signal?.addEventListener("abort", stop);
     const settle = () => {
       clearTimeout(timer);
-      clearInterval(look);
+      unwatch();
       job.signal?.removeEventListener("abort", stop);
       child.off("exit", ended).off("message", answered);
     };
@@ -169,13 +159,6 @@ export class ProcessPool<Task, Result> {
       child.kill();
     }, this.limits.idle ?? IDLE).unref();
   }
-
-  /** Whether a process takes more memory than it may; where the system does not tell, its heap's limit has to do. */
-  private async isTooLarge({ pid }: ChildProcess): Promise<boolean> {
-    const told = await readFile(`/proc/${pid}/statm`, "utf8").catch(() => "");
-    const pages = Number(told.split(" ")[1] ?? 0);
-    return (pages * PAGE) / 2 ** 20 > this.limits.megabytes;
-  }
 }
 
 /** A process that waits for work does not keep its parent from ending. */
@@ -183,6 +166,3 @@ function letEnd(child: ChildProcess): void {
   child.unref();
   child.channel?.unref();
 }
-
-/** Bytes of a page of memory. */
-const PAGE = 4_096;

@@ -1,9 +1,8 @@
-import { parentPort, workerData } from "node:worker_threads";
 import { setTimeout as wait } from "node:timers/promises";
 import { DEVICES, type DeviceRun } from "@twin-petal/core";
 import { NODE_HOST } from "@twin-petal/host";
 
-/** What a device's thread is given. */
+/** What a device's process is given. */
 export interface DeviceWork {
   readonly device: string;
   readonly file: Uint8Array;
@@ -25,21 +24,32 @@ export type DeviceNews =
       readonly seconds: number;
       readonly trace: Readonly<Record<string, number>>;
     }
+  /** An error nobody foresaw. */
+  | { readonly kind: "broken"; readonly message: string }
   | { readonly kind: "ended"; readonly stopped: boolean; readonly report: Readonly<Record<string, number>> };
 
 /** Steps are waited for in pieces no longer than this, so that orders are heard, milliseconds. */
 const LONGEST_WAIT = 100;
 
-const port = parentPort;
-if (!port) throw new Error("this is the thread of a device");
-const tell = (news: DeviceNews) => port.postMessage(news);
+/** Tells whoever started this; resolves when it is on its way. */
+const tell = (news: DeviceNews) => new Promise<void>((sent) => process.send?.(news, () => sent()));
 
-// Nothing is done before whoever sent the file listens.
+// Nothing is done before whoever sent the file says so.
 let order: DeviceOrder = "pause";
-port.on("message", (next: DeviceOrder) => {
+process.on("message", (given: DeviceWork | DeviceOrder) => {
+  if (typeof given === "object")
+    void work(given)
+      .catch(breakOff)
+      .finally(() => process.disconnect());
   // What is stopped stays so.
-  if (order !== "stop") order = next;
+  else if (order !== "stop") order = given;
 });
+// Whoever had it started has gone, or it is done.
+process.on("disconnect", () => process.exit());
+
+function breakOff(error: unknown): Promise<void> {
+  return tell({ kind: "broken", message: error instanceof Error ? error.message : String(error) });
+}
 
 const isStopped = () => order === "stop";
 const isPaused = () => order === "pause";
@@ -49,10 +59,10 @@ async function work({ device: kind, file, settings, pace }: DeviceWork): Promise
   if (!device) throw new Error(`there is no device called ${kind}`);
   const run = await device.open(file, settings, NODE_HOST);
   if ("refusal" in run) return tell({ kind: "refused", refusal: run.refusal });
-  tell({ kind: "opened", steps: run.steps });
+  await tell({ kind: "opened", steps: run.steps });
   try {
     await go(run, pace);
-    tell({ kind: "ended", stopped: isStopped(), report: run.report() });
+    await tell({ kind: "ended", stopped: isStopped(), report: run.report() });
   } finally {
     run.end();
   }
@@ -65,7 +75,7 @@ async function go(run: DeviceRun, pace: number | null): Promise<void> {
     const { seconds, trace } = run.step(index);
     await waitFor(pace === null ? 0 : (seconds * 1000) / pace);
     if (isStopped()) return;
-    tell({ kind: "step", index, seconds, trace });
+    await tell({ kind: "step", index, seconds, trace });
   }
 }
 
@@ -76,12 +86,3 @@ async function waitFor(milliseconds: number): Promise<void> {
     if (!isPaused()) left -= LONGEST_WAIT;
   } while (left > 0 && !isStopped());
 }
-
-function isWork(data: unknown): data is DeviceWork {
-  return typeof data === "object" && data !== null && "device" in data && "file" in data && "settings" in data;
-}
-
-const given: unknown = workerData;
-if (!isWork(given)) throw new Error("a device was given nothing to do");
-await work(given);
-port.close();

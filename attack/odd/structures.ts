@@ -172,6 +172,15 @@ export const STRUCTURES: readonly OddText[] = [
     }),
   },
   {
+    name: "500 parts of 200 wrong nodes",
+    text: design({
+      parts: times(500, (k) => ({
+        id: `p${k}`,
+        motif: { kind: "drawn", paths: [{ closed: true, nodes: times(200, () => ({ x: "bad +", y: {}, z: 1 })) }] },
+      })),
+    }),
+  },
+  {
     name: "100,000 unknown fields",
     text: design({ parts: [], ...Object.fromEntries(times(100_000, (k) => [`f${k}`, k])) }),
   },

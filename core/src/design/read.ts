@@ -1,3 +1,4 @@
+import { leavesOf, MOST_PROBLEMS } from "../fields/entries";
 import { isNumberValue, isRecord } from "../fields/stored";
 import { ValidationError } from "yup";
 import { MOST_NUMBERS } from "../fields/most";
@@ -62,9 +63,6 @@ function isDeeperThan(data: unknown, levels: number): boolean {
   return levels === 0 || Object.values(data).some((entry) => isDeeperThan(entry, levels - 1));
 }
 
-/** Problems told one by one. */
-const MOST_PROBLEMS = 200;
-
 /** How many things of a kind there are: motifs, rules and fills, those within others too. */
 function kindsWithin(data: unknown): number {
   if (typeof data !== "object" || data === null) return 0;
@@ -74,9 +72,8 @@ function kindsWithin(data: unknown): number {
 
 function refuse(problems: readonly Problem[]): ReadResult {
   const told = problems.slice(0, MOST_PROBLEMS);
-  const rest = problems.length - told.length;
-  if (rest === 0) return { design: null, problems };
-  return { design: null, problems: [...told, { path: "", message: `has ${rest.toLocaleString("en")} more problems` }] };
+  if (told.length === problems.length) return { design: null, problems };
+  return { design: null, problems: [...told, { path: "", message: "has more problems than these" }] };
 }
 
 /** Entries that can be computed at all; the schema tells about the others. */
@@ -104,12 +101,6 @@ function troublesOf(data: unknown, numbers: ReturnType<typeof resolveNumbers>): 
     if (!(error instanceof ValidationError)) throw error;
     return leavesOf(error);
   }
-}
-
-/** Yup nests the errors of one test that reports several. */
-function leavesOf(error: ValidationError): Problem[] {
-  if (error.inner.length > 0) return error.inner.flatMap(leavesOf);
-  return [{ path: error.path ?? "", message: error.message }];
 }
 
 function paletteNamesOf(data: unknown): Set<string> {

@@ -1,4 +1,5 @@
-import { array, lazy, mixed, ValidationError, type ISchema } from "yup";
+import { ValidationError } from "yup";
+import { entriesOf } from "./entries";
 import type { FieldInfo, FieldOf, StructureField } from "./field";
 import { given } from "./given";
 import { rewriteList } from "./rewriting";
@@ -20,28 +21,23 @@ export function list<T, S>(
   return {
     type: "structure",
     schema() {
-      const schema = array(given(entry).schema());
-      const full = least > 0 ? schema.min(least) : schema;
-      return noMoreThan(most, unique ? full.test("unique", allDiffer(unique)) : full);
+      return entriesOf(most, given(entry).schema(), (entries) => {
+        const full = least > 0 ? entries.min(least) : entries;
+        return unique ? full.test("unique", allDiffer(unique)) : full;
+      });
     },
     isDefault: (stored) => stored === undefined || (Array.isArray(stored) && stored.length === 0),
-    complete: (stored) => entriesOf(stored).map((one) => entry.complete(one)),
-    brief: (stored) => entriesOf(stored).map((one) => entry.brief(one)),
+    complete: (stored) => storedEntries(stored).map((one) => entry.complete(one)),
+    brief: (stored) => storedEntries(stored).map((one) => entry.brief(one)),
     resolve: (stored, resolver, path) =>
-      entriesOf(stored).map((one, index) => entry.resolve(one, resolver, `${path}[${index}]`)),
+      storedEntries(stored).map((one, index) => entry.resolve(one, resolver, `${path}[${index}]`)),
     rewrite: (stored, by, path) =>
       Array.isArray(stored) ? rewriteList(stored, (one, index) => entry.rewrite(one, by, `${path}[${index}]`)) : stored,
     words: entry.words,
   };
 }
 
-/** The schema of a list with so many entries at most: of more none is looked at, which could take for ever. */
-export function noMoreThan<T>(most: number, entries: ISchema<T>) {
-  const tooMany = mixed().test("max", `must have at most ${most} entries`, () => false);
-  return lazy((value: unknown) => (Array.isArray(value) && value.length > most ? tooMany : entries));
-}
-
-function entriesOf(stored: unknown): readonly unknown[] {
+function storedEntries(stored: unknown): readonly unknown[] {
   return Array.isArray(stored) ? stored : [];
 }
 

@@ -1,5 +1,15 @@
 import "./yupWords";
-import { mixed, object, Schema, string, ValidationError, type ISchema, type ObjectShape, type TestContext } from "yup";
+import {
+  mixed,
+  object,
+  Schema,
+  string,
+  ValidationError,
+  type ISchema,
+  type ObjectShape,
+  type TestContext,
+  type ValidateOptions,
+} from "yup";
 import { compileFormula, type Scope } from "../formula/compile";
 import { FormulaError } from "../formula/formulaError";
 import type { NumberValue } from "../formula/numbers";
@@ -45,6 +55,7 @@ export function isSchema(schema: ISchema<unknown>): schema is ISchema<unknown> &
 interface Adaptable {
   required: () => ISchema<unknown>;
   nullable: () => ISchema<unknown>;
+  validateSync: (value: unknown, options: ValidateOptions) => unknown;
 }
 
 /** Unknown fields that are told one by one. */

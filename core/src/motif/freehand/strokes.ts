@@ -1,6 +1,6 @@
 import { array, lazy, mixed, string } from "yup";
 import { isHexColor } from "../../fields/colors";
-import { noMoreThan } from "../../fields/list";
+import { entriesOf } from "../../fields/entries";
 import { MOST_STROKE_POINTS, MOST_STROKES } from "../../fields/most";
 import { plain } from "../../fields/plain";
 import { exactly, plainNumber } from "../../fields/schemaPieces";
@@ -18,14 +18,14 @@ export type StrokeStyle = {
 export const STROKES = plain<readonly StrokeValue[]>({
   standard: [],
   is: isStrokes,
-  schema: () => noMoreThan(MOST_STROKES, array(strokeSchema().required())),
+  schema: () => entriesOf(MOST_STROKES, strokeSchema().required()),
 });
 
 /** What single strokes have of their own, by their number. */
 export const STROKE_STYLES = plain<readonly (StrokeStyle | null)[]>({
   standard: [],
   is: isStyles,
-  schema: () => noMoreThan(MOST_STROKES, array(styleSchema())),
+  schema: () => entriesOf(MOST_STROKES, styleSchema()),
 });
 
 function isStrokes(stored: unknown): stored is readonly StrokeValue[] {

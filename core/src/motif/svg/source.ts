@@ -1,6 +1,6 @@
 import { array, string } from "yup";
 import { isHexColor } from "../../fields/colors";
-import { noMoreThan } from "../../fields/list";
+import { entriesOf } from "../../fields/entries";
 import { MOST_SHAPES } from "../../fields/most";
 import { plain } from "../../fields/plain";
 import { exactly, plainNumber } from "../../fields/schemaPieces";
@@ -67,7 +67,11 @@ function sourceSchema() {
     line: line.optional(),
     opacity: plainNumber(),
   });
-  return exactly({ width: side(), height: side(), shapes: noMoreThan(MOST_SHAPES, array(shape).required()) })
+  return exactly({
+    width: side(),
+    height: side(),
+    shapes: entriesOf(MOST_SHAPES, shape, (shapes) => shapes.required()),
+  })
     .default(undefined)
     .optional();
 }

@@ -66,8 +66,12 @@ async function inTurn<T, R>(items: readonly T[], work: (item: T) => Promise<R>):
 function halvesOf(cluster: readonly Boxed[]): readonly [readonly Boxed[], readonly Boxed[]] {
   const middleOf = ({ min, max }: Boxed, axis: number) => ((min[axis] ?? 0) + (max[axis] ?? 0)) / 2;
   const spread = [0, 1, 2].map((axis) => {
-    const middles = cluster.map((one) => middleOf(one, axis));
-    return Math.max(...middles) - Math.min(...middles);
+    let [low, high] = [Infinity, -Infinity];
+    for (const one of cluster) {
+      low = Math.min(low, middleOf(one, axis));
+      high = Math.max(high, middleOf(one, axis));
+    }
+    return high - low;
   });
   const axis = spread.indexOf(Math.max(...spread));
   const sorted = [...cluster].sort((a, b) => middleOf(a, axis) - middleOf(b, axis));

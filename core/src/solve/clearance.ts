@@ -46,7 +46,7 @@ export function clearanceOf({ shapes, placements }: Pick<PartGeometry, "shapes" 
     const [one, other] = [fine[i], fine[k]];
     return one && other ? [gapBetween(one(), other())] : [];
   });
-  return gaps.length > 0 ? Math.min(...gaps) : null;
+  return gaps.length > 0 ? gaps.reduce((least, gap) => Math.min(least, gap)) : null;
 }
 
 /** The pairs of copies that are nearest to each other, as far as coarse chords tell. */

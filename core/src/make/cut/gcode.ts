@@ -31,7 +31,7 @@ export function makeGcode({ design, plan, scene }: CutSubject): string {
   ];
   for (const { as, part, runs } of strokes) {
     lines.push(comment(`${as} ${names.get(part) ?? part}`));
-    for (const run of runs) lines.push(...runLines(run, POWER[as]));
+    for (const run of runs) for (const line of runLines(run, POWER[as])) lines.push(line);
   }
   return [...lines, "M2", ""].join("\n");
 

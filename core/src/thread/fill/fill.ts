@@ -182,7 +182,7 @@ class FillWay {
     // Of a row's end and a corner beside it the corner stays: without it thread would lie outside the area.
     if (passed.length > 1 && isTooNear(points.at(-1), passed[0], limits.shortest)) points.pop();
     if (passed.length > 1 && isTooNear(passed.at(-2), passed.at(-1), limits.shortest)) passed.pop();
-    points.push(...passed);
+    for (const point of passed) points.push(point);
   }
 
   private onSheet(point: Point): Point {

@@ -33,7 +33,8 @@ export function runningPoints(course: Course, length: number): Point[] {
       points: course.points.slice(corner, next + 1),
       along: course.along.slice(corner, next + 1),
     };
-    points.push(...stretchPoints(stretch, length).slice(points.length === 0 ? 0 : 1));
+    const from = points.length === 0 ? 0 : 1;
+    for (const point of stretchPoints(stretch, length).slice(from)) points.push(point);
   });
   return points;
 }

@@ -40,6 +40,23 @@ describe("of very many problems", () => {
     );
   });
 
+  test("an unknown kind is told at its own path, whatever list it stands in", () => {
+    const wrong = { kind: "blob" };
+    const paths = problemsOf({
+      parts: [
+        { id: "a", motif: { kind: "compound", of: [{ kind: "disc" }, wrong] }, rules: [{ kind: "turn" }, wrong] },
+        { id: "b", motif: wrong, cutouts: [wrong], finish: { fill: wrong } },
+      ],
+    }).map(({ path }) => path);
+    expect(paths.sort()).toEqual([
+      "parts[0].motif.of[1].kind",
+      "parts[0].rules[1].kind",
+      "parts[1].cutouts[0].kind",
+      "parts[1].finish.fill.kind",
+      "parts[1].motif.kind",
+    ]);
+  });
+
   test("an entry that is left out, or is none, is told where it is missing; what may be null may be so", () => {
     expect(problemsOf({ parts: [null, 3, { id: "a", motif: { kind: "disc" } }] }).map(({ path }) => path)).toEqual([
       "parts[0]",

@@ -58,6 +58,11 @@ interface Adaptable {
   validateSync: (value: unknown, options: ValidateOptions) => unknown;
 }
 
+/** The path of a field of what stands at a path; what is looked at by itself stands at none. */
+export function pathTo(path: string, key: string): string {
+  return path ? `${path}.${key}` : key;
+}
+
 /** Unknown fields that are told one by one. */
 const MOST_TOLD = 20;
 
@@ -69,7 +74,7 @@ export function exactly(shape: ObjectShape) {
     const known = Object.keys(shape).join(", ");
     const errors = unknown.slice(0, MOST_TOLD).map((key) =>
       this.createError({
-        path: this.path ? `${this.path}.${key}` : key,
+        path: pathTo(this.path, key),
         message: `is not a field here; known are ${known}`,
       }),
     );

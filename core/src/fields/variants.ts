@@ -1,7 +1,7 @@
 import { lazy, mixed, string, type ISchema, type ValidationError } from "yup";
 import type { FieldOf, FieldTable, ResolvedOf, StoredOf, StructureField } from "./field";
 import { record, schemasOf } from "./record";
-import { exactly } from "./schemaPieces";
+import { exactly, pathTo } from "./schemaPieces";
 import { isRecord } from "./stored";
 
 /** What a design holds of one of several kinds. */
@@ -77,6 +77,6 @@ function kindTest(kinds: readonly string[]) {
   return function (this: { path: string; createError: (e: object) => ValidationError }, value: unknown) {
     if (!isRecord(value)) return this.createError({ message: `must be an object with a kind: ${kinds.join(", ")}` });
     const message = `must be one of ${kinds.join(", ")}`;
-    return this.createError({ path: `${this.path}.kind`, message });
+    return this.createError({ path: pathTo(this.path, "kind"), message });
   };
 }

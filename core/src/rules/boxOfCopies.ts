@@ -4,6 +4,7 @@ import { boxOfPath, type Path } from "../geometry/path";
 import { mostAlong, reachOf, type Reach } from "../geometry/reach";
 import { matrixAt, type Placements } from "./placements";
 
+/** Of so many copies one comes first. */
 const FIRST_EVERY = 50;
 
 /**

@@ -67,15 +67,29 @@ function isSignOfLife(data: unknown): data is SignOfLife {
   return typeof data === "object" && data !== null && "alive" in data && typeof data.alive === "string";
 }
 
-/** The same methods; what is under way when the worker ends rejects. */
+/** The same methods; what is under way when the worker ends rejects, and what is asked of it after that. */
 function rejecting<R extends object>(remote: R, ended: Promise<void>): R {
-  const over = ended.then(() => Promise.reject(new WorkerEnded()));
-  over.catch(() => undefined);
+  // Those that wait are listed: a race against the end would keep every answer there ever was.
+  const waiting = new Set<(error: WorkerEnded) => void>();
+  let isOver = false;
+  void ended.then(() => {
+    isOver = true;
+    for (const reject of waiting) reject(new WorkerEnded());
+    waiting.clear();
+  });
+  const answered = (answer: unknown) =>
+    new Promise((resolve, reject) => {
+      if (isOver) return reject(new WorkerEnded());
+      waiting.add(reject);
+      void Promise.resolve(answer)
+        .then(resolve, reject)
+        .then(() => waiting.delete(reject));
+    });
   return new Proxy(remote, {
     get: (target, name): unknown => {
       const method: unknown = Reflect.get(target, name);
       if (typeof method !== "function" || typeof name === "symbol") return method;
-      return (...given: unknown[]) => Promise.race([Reflect.apply(method, undefined, given), over]);
+      return (...given: unknown[]) => answered(Reflect.apply(method, undefined, given));
     },
   });
 }

@@ -1,9 +1,10 @@
-import js from "@eslint/js";
 import { createNodeResolver, importX } from "eslint-plugin-import-x";
-import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
-/** Imports run one way: web, server and cli import the core; the core imports none of them, and nothing of a host. */
+/**
+ * Which file may import which; everything else is asked by `.oxlintrc.json`, with the types.
+ * Imports run one way: web, server and cli import the core; the core imports none of them, and nothing of a host.
+ */
 const importRule = (message, ...group) => ({ "no-restricted-imports": ["error", { patterns: [{ group, message }] }] });
 
 /** The core's folders in order: each imports only from itself and from those before it. */
@@ -45,30 +46,10 @@ const declared = (workspace, root = []) => [
 
 export default tseslint.config(
   { ignores: ["**/dist/", "node_modules/", "data/", "test-results/"] },
-  js.configs.recommended,
-  {
-    files: ["**/*.{ts,tsx}"],
-    extends: [tseslint.configs.recommendedTypeChecked],
-    languageOptions: {
-      parserOptions: {
-        project: ["tsconfig.lint.json"],
-        tsconfigRootDir: import.meta.dirname,
-      },
-    },
-    rules: {
-      "@typescript-eslint/consistent-type-assertions": ["error", { assertionStyle: "never" }],
-      "@typescript-eslint/consistent-type-imports": "error",
-      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
-      "@typescript-eslint/no-non-null-assertion": "error",
-      "@typescript-eslint/switch-exhaustiveness-check": ["error", { considerDefaultExhaustiveForUnions: true }],
-      "@typescript-eslint/method-signature-style": "error",
-      "max-lines": ["error", 400],
-      eqeqeq: "error",
-    },
-  },
   {
     files: ["**/*.{ts,tsx}"],
     plugins: { "import-x": importX },
+    languageOptions: { parser: tseslint.parser },
     settings: {
       "import-x/extensions": [".ts", ".tsx"],
       "import-x/parsers": { "@typescript-eslint/parser": [".ts", ".tsx"] },
@@ -79,10 +60,7 @@ export default tseslint.config(
         }),
       ],
     },
-    rules: {
-      "import-x/no-cycle": ["error", { ignoreExternal: true }],
-      "import-x/no-restricted-paths": ["error", { basePath: import.meta.dirname, zones: CORE_ZONES }],
-    },
+    rules: { "import-x/no-restricted-paths": ["error", { basePath: import.meta.dirname, zones: CORE_ZONES }] },
   },
   ...["core", "web", "server", "cli", "host"].flatMap((workspace) => [
     {
@@ -94,18 +72,6 @@ export default tseslint.config(
       rules: { "import-x/no-extraneous-dependencies": declared(workspace, [import.meta.dirname]) },
     },
   ]),
-  {
-    files: ["**/*.{js,mjs}"],
-    languageOptions: {
-      globals: {
-        process: "readonly",
-        console: "readonly",
-        URL: "readonly",
-        setTimeout: "readonly",
-        performance: "readonly",
-      },
-    },
-  },
   {
     files: ["core/src/**"],
     rules: importRule(
@@ -127,17 +93,5 @@ export default tseslint.config(
   {
     files: ["server/src/**", "cli/src/**"],
     rules: importRule("the server and the command line import the core only", "react*", "**/web/**", "**/core/src/**"),
-  },
-  { files: ["web/src/**"], plugins: { "react-hooks": reactHooks }, rules: { ...reactHooks.configs.recommended.rules } },
-  {
-    files: ["**/test/**", "e2e/**"],
-    rules: {
-      "@typescript-eslint/no-unsafe-assignment": "off",
-      "@typescript-eslint/no-unsafe-member-access": "off",
-      "@typescript-eslint/no-unsafe-call": "off",
-      "@typescript-eslint/no-unsafe-argument": "off",
-      "@typescript-eslint/no-unsafe-return": "off",
-      "@typescript-eslint/no-implied-eval": "off",
-    },
   },
 );

@@ -7,7 +7,7 @@ export default defineConfig({
   outputDir: "../test-results",
   workers: 2,
   forbidOnly: true,
-  retries: process.env.CI ? 1 : 0,
+  retries: 0,
   fullyParallel: true,
   timeout: 90_000,
   expect: { timeout: 15_000 },

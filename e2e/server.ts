@@ -1,41 +1,56 @@
-import { spawn, type ChildProcess } from "node:child_process";
-import { mkdtempSync, readdirSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { test as base } from "@playwright/test";
+import { readdirSync } from "node:fs";
+import { test as base, type BrowserContext, type CDPSession } from "@playwright/test";
+import { newDataFolder, startServer, type Running } from "../server/test/running";
 
 /** For calls after a pause: a connection left idle may be closed by the server just as it is used again. */
 export const RETRIED = { maxRetries: 2 };
 
-interface Running {
-  readonly address: string;
-  readonly process: ChildProcess;
-}
-
-/** Starts the built server on a free port over an empty data folder, which it seeds. */
-async function start(): Promise<Running> {
-  const data = mkdtempSync(join(tmpdir(), "twin-petal-e2e-"));
-  const child = spawn(process.execPath, ["server/dist/main.js"], {
-    env: { ...process.env, PORT: "0", TWIN_PETAL_DATA: data },
-    stdio: ["ignore", "pipe", "inherit"],
-  });
-  const address = await new Promise<string>((resolve, reject) => {
-    let said = "";
-    child.stdout.on("data", (piece: Buffer) => {
-      said += piece.toString();
-      const [found] = /http:\/\/[\d.:]+/.exec(said) ?? [];
-      if (found) resolve(found);
-    });
-    child.on("exit", (code) => reject(new Error(`the server ended with ${code}`)));
-  });
-  return { address, process: child };
-}
-
 /** Which designs there are before any test has begun one. */
 const DEMO = new Set(readdirSync("demo").map((file) => file.replace(".petal.json", "")));
 
-/** A test with a server of its worker's own; the page's base address is that server's. What it begins is gone after it. */
-export const test = base.extend<{ tidied: void }, { server: Running }>({
+/** A browser's profile that stays warm from test to test: what was loaded and compiled once is there for the next. */
+interface Profile {
+  readonly context: BrowserContext;
+  /** Reaches what pages have stored, though none is open. */
+  readonly storage: CDPSession;
+}
+
+/**
+ * A test with a server and a profile of its worker's own; the page's base address is that server's. What it begins on the server, and
+ * what it keeps in the browser, is gone after it.
+ */
+export const test = base.extend<{ tidied: void }, { server: Running; profile: Profile }>({
+  server: [
+    // oxlint-disable-next-line no-empty-pattern -- the runner reads the fixtures wanted from this pattern
+    async ({}, use) => {
+      // Pictures are made when they are asked for: otherwise they would be made beside the tests.
+      const server = await startServer(newDataFolder(), { PICTURE_REST: "3600000" });
+      await use(server);
+      await server.kill();
+    },
+    { scope: "worker" },
+  ],
+  profile: [
+    async ({ browser, server }, use) => {
+      const context = await browser.newContext({ baseURL: server.address, viewport: { width: 1280, height: 800 } });
+      const storage = await context.newCDPSession(await context.newPage());
+      await use({ context, storage });
+      await context.close();
+    },
+    { scope: "worker" },
+  ],
+  context: async ({ profile: { context, storage }, server }, use) => {
+    const [resting] = context.pages();
+    await use(context);
+    await context.unrouteAll({ behavior: "ignoreErrors" });
+    await context.setOffline(false);
+    await context.clearPermissions();
+    for (const page of context.pages()) if (page !== resting) await page.close();
+    await storage.send("Storage.clearDataForOrigin", {
+      origin: server.address,
+      storageTypes: "indexeddb,local_storage",
+    });
+  },
   tidied: [
     async ({ request }, use) => {
       await use();
@@ -44,15 +59,6 @@ export const test = base.extend<{ tidied: void }, { server: Running }>({
       for (const { id } of designs) if (!DEMO.has(id)) await request.delete(`/api/designs/${id}`);
     },
     { auto: true },
-  ],
-  server: [
-    // eslint-disable-next-line no-empty-pattern -- the runner reads the fixtures wanted from this pattern
-    async ({}, use) => {
-      const server = await start();
-      await use(server);
-      server.process.kill();
-    },
-    { scope: "worker" },
   ],
   baseURL: async ({ server }, use) => use(server.address),
 });

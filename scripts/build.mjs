@@ -1,8 +1,10 @@
 /**
  * Builds what is stale: the command line and the server as bundles for Node, the interface for the
- * browser. `node scripts/build.mjs cli server web`, or `all`.
+ * browser. `node scripts/build.mjs cli server web`, or `all`, which comes in the order below.
  */
-import { existsSync, readdirSync, statSync } from "node:fs";
+import { spawn } from "node:child_process";
+import { once } from "node:events";
+import { existsSync, readdirSync, rmSync, statSync } from "node:fs";
 import { join } from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
 import { build as bundle } from "esbuild";
@@ -21,6 +23,12 @@ const TARGETS = {
     sources: ["core/src", "host/src", "server/src"],
     run: () =>
       bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/child", "work/deviceProcess"]),
+  },
+  /** A data folder as the server leaves it after its first start: tests begin with a copy, and wait for no seeding. */
+  seeded: {
+    result: "server/dist/seeded/twin-petal.db",
+    sources: ["core/src", "host/src", "server/src", "demo"],
+    run: () => seedFolder("server/dist/seeded"),
   },
   attack: {
     result: "attack/dist/trial.js",
@@ -51,6 +59,18 @@ function bundleNode(folder, entries, sources = "src/") {
     sourcemap: true,
     logLevel: "warning",
   });
+}
+
+/** Starts the built server over an empty folder, and stops it once it answers. */
+async function seedFolder(folder) {
+  rmSync(join(root, folder), { recursive: true, force: true });
+  const server = spawn(process.execPath, ["server/dist/main.js"], {
+    cwd: root,
+    stdio: ["ignore", "pipe", "inherit"],
+    env: { ...process.env, PORT: "0", TWIN_PETAL_DATA: join(root, folder) },
+  });
+  server.stdout.once("data", () => server.kill());
+  await once(server, "exit");
 }
 
 function newest(path) {

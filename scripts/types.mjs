@@ -1,13 +1,10 @@
-/**
- * Checks the types of every workspace: the core first, whose types all others read as it writes them down, then those two at a
- * time; the server's has the host in it.
- */
-import { spawn } from "node:child_process";
+/** Checks the types of every workspace: the core first, whose types all others read as it writes them down. */
+import { spawnSync } from "node:child_process";
 import { fileURLToPath } from "node:url";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
-const CORE = "core/tsconfig.json";
-const OTHERS = [
+const PROJECTS = [
+  "core/tsconfig.json",
   "core/tsconfig.test.json",
   "server/tsconfig.json",
   "cli/tsconfig.json",
@@ -16,20 +13,9 @@ const OTHERS = [
   "e2e/tsconfig.json",
 ];
 
-function check(project) {
-  return new Promise((resolve) => {
-    const child = spawn(process.execPath, ["node_modules/typescript/bin/tsc", "-p", project], {
-      cwd: root,
-      stdio: "inherit",
-    });
-    child.on("exit", (code) => resolve(code ?? 1));
+const check = (project) =>
+  spawnSync(process.execPath, ["node_modules/typescript-native/bin/tsc", "-p", project], {
+    cwd: root,
+    stdio: "inherit",
   });
-}
-
-const codes = [await check(CORE)];
-const waiting = [...OTHERS];
-async function work() {
-  for (let project = waiting.shift(); project; project = waiting.shift()) codes.push(await check(project));
-}
-await Promise.all([work(), work()]);
-process.exit(codes.every((code) => code === 0) ? 0 : 1);
+process.exit(PROJECTS.map(check).every(({ status }) => status === 0) ? 0 : 1);

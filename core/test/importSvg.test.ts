@@ -12,7 +12,7 @@ import { svgOf } from "./making";
 
 beforeAll(withGeometryEngine);
 
-const FOLDER = join(import.meta.dirname, "pictures");
+const FOLDER = "core/test/pictures";
 const WIDTH = 400;
 const aside = mkdtempSync(join(tmpdir(), "twin-petal-pictures-"));
 

@@ -25,7 +25,9 @@ async function main(settings: Settings): Promise<void> {
   const jobs = new Jobs(jobStore);
   await seed(store, pools, inRepository("demo"));
   const logger = pino({ level: settings.logLevel });
-  const pictures = new Pictures(store, pools, (error) => logger.warn({ err: error }, "no picture"));
+  const pictures = new Pictures(store, pools, settings.pictureRest, (error) =>
+    logger.warn({ err: error }, "no picture"),
+  );
   const endCopies = settings.databaseUrl
     ? () => undefined
     : keepCopies(db, settings.dataFolder, (error) => logger.warn({ err: error }, "no copy of the database"));

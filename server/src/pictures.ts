@@ -6,8 +6,6 @@ import { HttpProblem } from "./problem";
 const PIXELS = 480;
 /** Revisions without a picture that are remembered. */
 const MOST_REFUSED = 1_000;
-/** A design rests this long after a save before its picture is made, milliseconds: one being worked on is saved often. */
-const REST = 4_000;
 
 interface PicturedRow {
   readonly id: string;
@@ -26,17 +24,19 @@ export class Pictures {
   constructor(
     private readonly store: DesignStore,
     private readonly pools: Pools,
+    /** Milliseconds a design rests after a save before its picture is made. */
+    private readonly rest: number,
     /** Is told why a picture could not be made beforehand; whoever asks for it is told too. */
     private readonly onTrouble: (error: unknown) => void,
   ) {}
 
-  /** Has a design's picture made once it rests. */
+  /** Has a design's picture made once it has rested. */
   soon(id: string): void {
     clearTimeout(this.waiting.get(id));
     const timer = setTimeout(() => {
       this.waiting.delete(id);
       void this.refresh(id).catch(this.onTrouble);
-    }, REST);
+    }, this.rest);
     timer.unref();
     this.waiting.set(id, timer);
   }

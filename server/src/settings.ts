@@ -9,6 +9,8 @@ export interface Settings {
   /** A libSQL server in place of the embedded file. */
   readonly databaseUrl: string | undefined;
   readonly logLevel: string;
+  /** Milliseconds a design rests after a save before the wall's picture of it is made. */
+  readonly pictureRest: number;
   /** Names this machine may be called by beside its own. */
   readonly allowedHosts: readonly string[];
 }
@@ -21,17 +23,24 @@ export function inRepository(path: string): string {
   return fileURLToPath(new URL(`../../${path}`, import.meta.url));
 }
 
-export function readSettings(environment: Readonly<Record<string, string | undefined>>): Settings {
-  const port = Number(environment.PORT ?? "4310");
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new SettingError(`PORT is “${environment.PORT ?? ""}”; it must be a whole number from 0 to 65535`);
-  }
+type Environment = Readonly<Record<string, string | undefined>>;
+
+export function readSettings(environment: Environment): Settings {
   return {
-    port,
+    port: wholeNumber(environment, "PORT", 4310, 65_535),
     host: environment.HOST ?? "127.0.0.1",
     dataFolder: environment.TWIN_PETAL_DATA ?? inRepository("data"),
     databaseUrl: environment.DATABASE_URL,
     logLevel: environment.LOG_LEVEL ?? "warn",
+    // A design being worked on is saved often.
+    pictureRest: wholeNumber(environment, "PICTURE_REST", 4_000, 3_600_000),
     allowedHosts: (environment.ALLOWED_HOSTS ?? "").split(",").flatMap((name) => name.trim() || []),
   };
+}
+
+function wholeNumber(environment: Environment, name: string, usual: number, most: number): number {
+  const given = environment[name];
+  const value = Number(given ?? usual);
+  if (Number.isInteger(value) && value >= 0 && value <= most) return value;
+  throw new SettingError(`${name} is “${given ?? ""}”; it must be a whole number from 0 to ${most}`);
 }

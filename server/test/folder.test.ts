@@ -5,7 +5,7 @@ import { describe, expect, test } from "@jest/globals";
 import { createClient } from "@libsql/client";
 import { answer, callsTo } from "./calls";
 import { insertDesign, olderDatabase } from "./olderDatabase";
-import { newDataFolder, startServer } from "./running";
+import { emptyDataFolder, newDataFolder, startServer } from "./running";
 import { DEMO, DESIGN } from "./served";
 
 /** What the server says when it does not start. */
@@ -37,7 +37,7 @@ describe("the data folder", () => {
   }, 60_000);
 
   test("seeding that was cut off goes on; what was worked on or thrown away is left alone", async () => {
-    const folder = newDataFolder();
+    const folder = emptyDataFolder();
     const whole = await startServer(folder);
     await whole.kill();
     const open = () => createClient({ url: `file:${join(folder, "twin-petal.db")}` });
@@ -102,7 +102,7 @@ describe("the data folder", () => {
   }, 60_000);
 
   test("one that a newer version wrote is not opened", async () => {
-    const folder = newDataFolder();
+    const folder = emptyDataFolder();
     const client = await olderDatabase(folder, 99);
     await insertDesign(client, "own", JSON.stringify(DESIGN), 1, 1);
     await client.execute("insert into __drizzle_migrations (hash, created_at) values ('later', 99999999999999)");

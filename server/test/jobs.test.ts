@@ -1,9 +1,8 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, test } from "@jest/globals";
-import { createClient } from "@libsql/client";
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import { callsTo } from "./calls";
-import { newDataFolder, startServer } from "./running";
+import { insertDesign, olderDatabase } from "./olderDatabase";
+import { emptyDataFolder, newDataFolder, startServer } from "./running";
 import { served } from "./served";
 
 const { call, send } = served();
@@ -197,30 +196,9 @@ describe("jobs and the server's own end", () => {
   });
 
   test("a database of before there were jobs opens, and keeps its designs", async () => {
-    const folder = newDataFolder();
-    const old = createClient({ url: `file:${join(folder, "twin-petal.db")}` });
-    const migrations = "server/src/db/migrations";
-    const [first = ""] = readdirSync(migrations)
-      .filter((name) => name.endsWith(".sql"))
-      .sort();
-    const sql = readFileSync(join(migrations, first), "utf8");
-    for (const statement of sql.split("--> statement-breakpoint")) await old.execute(statement);
-    const content = JSON.stringify(PLATE);
-    await old.execute({
-      sql: "insert into designs (id, name, revision, changed, width, height, unit, folds, copies, content) values ('kept', 'Kept', 3, 1, 200, 200, 'mm', 1, 1, ?)",
-      args: [content],
-    });
-    // As the migrator wrote it down that had made these tables.
-    const journal: { entries: { when: number }[] } = JSON.parse(
-      readFileSync(join(migrations, "meta/_journal.json"), "utf8"),
-    );
-    await old.execute(
-      "create table __drizzle_migrations (id integer primary key autoincrement, hash text not null, created_at numeric)",
-    );
-    await old.execute({
-      sql: "insert into __drizzle_migrations (hash, created_at) values ('first', ?)",
-      args: [journal.entries[0]?.when ?? 0],
-    });
+    const folder = emptyDataFolder();
+    const old = await olderDatabase(folder, 1);
+    await insertDesign(old, "kept", JSON.stringify(PLATE), 3, 1);
     old.close();
     const server = await startServer(folder);
     try {

@@ -1,13 +1,13 @@
+import { resolve } from "node:path";
 import { afterAll, describe, expect, test } from "@jest/globals";
 import { ProcessPool, UndoneTask } from "../src/work/processPool";
-import { inRepository } from "../src/settings";
 
 interface Task {
   readonly does: "answer" | "throw" | "end" | "loop" | "grow";
   readonly value?: unknown;
 }
 
-const pool = new ProcessPool<Task, { value: unknown; pid: number }>(inRepository("server/test/fixtures/oddWork.mjs"), {
+const pool = new ProcessPool<Task, { value: unknown; pid: number }>(resolve("server/test/fixtures/oddWork.mjs"), {
   most: 2,
   ready: 1,
   seconds: 2,
@@ -74,13 +74,10 @@ describe("work in processes of their own", () => {
 });
 
 test("processes that end because they are idle are given nothing to do any more", async () => {
-  const hasty = new ProcessPool<Task, { value: unknown; pid: number }>(
-    inRepository("server/test/fixtures/oddWork.mjs"),
-    {
-      ...{ most: 2, ready: 0, seconds: 5, megabytes: 400, queue: 6 },
-      idle: 15,
-    },
-  );
+  const hasty = new ProcessPool<Task, { value: unknown; pid: number }>(resolve("server/test/fixtures/oddWork.mjs"), {
+    ...{ most: 2, ready: 0, seconds: 5, megabytes: 400, queue: 6 },
+    idle: 15,
+  });
   const pids = new Set<number>();
   for (let round = 0; round < 12; round++) {
     // Each comes about when the one before is let go of.

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from "node:child_process";
-import { mkdtempSync } from "node:fs";
+import { cpSync, mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
@@ -11,8 +11,16 @@ export interface Running {
   kill: () => Promise<void>;
 }
 
-export function newDataFolder(): string {
+/** A folder in which no server has been started. */
+export function emptyDataFolder(): string {
   return mkdtempSync(join(tmpdir(), "twin-petal-"));
+}
+
+/** A folder as the server leaves it after its first start, with the demo designs. */
+export function newDataFolder(): string {
+  const folder = emptyDataFolder();
+  cpSync("server/dist/seeded", folder, { recursive: true });
+  return folder;
 }
 
 /** Starts the server on a free port and waits until it says where it is. */

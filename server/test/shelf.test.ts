@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { answer, callsTo } from "./calls";
 import { insertDesign, olderDatabase } from "./olderDatabase";
-import { newDataFolder, startServer } from "./running";
+import { emptyDataFolder, startServer } from "./running";
 import { DESIGN, served } from "./served";
 
 const { call, send } = served();
@@ -78,7 +78,7 @@ describe("the shelf", () => {
 });
 
 test("a database of the version before the shelf opens with all its designs, and has an empty one", async () => {
-  const folder = newDataFolder();
+  const folder = emptyDataFolder();
   const client = await olderDatabase(folder, 3);
   const ids = Array.from({ length: 12 }, (_, index) => `old-${index}`);
   for (const id of ids) await insertDesign(client, id, JSON.stringify(DESIGN), 4, 1_700_000_000_000);

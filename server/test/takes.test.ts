@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { answer, callsTo } from "./calls";
 import { insertDesign, olderDatabase } from "./olderDatabase";
-import { newDataFolder, startServer } from "./running";
+import { emptyDataFolder, startServer } from "./running";
 import { DESIGN, served } from "./served";
 
 const { call, send } = served();
@@ -92,7 +92,7 @@ async function databaseBeforeTakes(folder: string, now: number): Promise<void> {
 }
 
 test("a database of the version before opens with all it holds; earlier saves are thinned out by age, takes never", async () => {
-  const folder = newDataFolder();
+  const folder = emptyDataFolder();
   // Half past an hour of a day, so that no age falls on an edge.
   const now = Date.now();
   await databaseBeforeTakes(folder, now);

@@ -36,7 +36,7 @@ describe("adding a kind is one file in the core, one of words, and a line in eac
   test.each(LISTS.slice(0, 5))(
     "%s: the words of each kind stand in a file of its name",
     (_, definitions, __, folder) => {
-      const files = readdirSync(new URL(`../src/desk/column/${folder}`, import.meta.url));
+      const files = readdirSync(`web/src/desk/column/${folder}`);
       for (const { kind } of definitions) expect(files.some((file) => file.startsWith(`${kind}.`))).toBe(true);
     },
   );
@@ -50,13 +50,13 @@ describe("adding a kind is one file in the core, one of words, and a line in eac
 
   test("no other file of the interface names a kind of fill or effect to tell it from others", () => {
     const named = /\.kind === "(cycle|ramp|linear|radial|pools)"|=== "(shadow|glow|innerShadow|grain|texture)"/;
-    const found = sourcesBelow(new URL("../src/", import.meta.url)).filter(({ text }) => named.test(text));
+    const found = sourcesBelow("web/src").filter(({ text }) => named.test(text));
     // A gradient laid over a box is a line or a circle, whatever fill it comes from.
     expect(found.map(({ path }) => path)).toEqual([expect.stringContaining("paint/placedStyle.ts")]);
   });
 });
 
-function sourcesBelow(folder: URL): { path: string; text: string }[] {
+function sourcesBelow(folder: string): { path: string; text: string }[] {
   return readdirSync(folder, { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name))
     .map((entry) => {

@@ -1,12 +1,14 @@
-import { afterEach, beforeEach, describe, expect, jest, test } from "@jest/globals";
+import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import { install, type Clock } from "@sinonjs/fake-timers";
 import { readDesign, type Design } from "@twin-petal/core";
 import { ApiError } from "@/api/http";
 import { createDeskStore, type SaveState } from "@/store/deskStore";
 import { beginHistory } from "@/store/history";
 import { Saver } from "@/store/saver";
 
-beforeEach(() => void jest.useFakeTimers());
-afterEach(() => void jest.useRealTimers());
+let clock: Clock;
+beforeEach(() => void (clock = install({ toFake: ["setTimeout", "clearTimeout", "Date"] })));
+afterEach(() => clock.uninstall());
 
 function designOf(name: string): Design {
   const { design } = readDesign({ format: "twin-petal/1", name });
@@ -32,7 +34,7 @@ function desk(saveState: SaveState = { kind: "saved" }) {
     },
   });
   const rename = (name: string) => store.getState().edit({ label: name, apply: (draft) => void (draft.name = name) });
-  const after = (milliseconds: number) => jest.advanceTimersByTimeAsync(milliseconds);
+  const after = (milliseconds: number) => clock.tickAsync(milliseconds);
   return { store, saver, sent, keeps, server, disk, rename, after, state: () => store.getState().saveState };
 }
 

@@ -1,4 +1,4 @@
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the other workspaces compile this file and find the types only so
+// oxlint-disable-next-line typescript/triple-slash-reference -- the other workspaces compile this file and find the types only so
 /// <reference path="./clipper2-wasm.d.ts" />
 import factory, { type MainModule } from "clipper2-wasm";
 import { LoadOnce } from "./loadOnce";

@@ -2,17 +2,9 @@ import type { FieldTable, ResolvedOf } from "../fields/field";
 import type { Paint } from "../finish/paint";
 import type { Point } from "../geometry/point";
 import type { Path } from "../geometry/path";
-import type { LineShape } from "../geometry/strip/lineShape";
+import type { Bands } from "./bands";
 import type { Composed, JoinedCopies } from "./joined";
 import type { JoinLimits } from "./joinLimits";
-
-/** What of a finish makes copies bands: filled ones are by themselves, others are as wide as the part's line. */
-export interface Bands {
-  /** Whether the copies are filled, and so bands by themselves. */
-  readonly filled: boolean;
-  /** The line outlines are drawn with, without its colours; null for none. */
-  readonly line: LineShape | null;
-}
 
 /** What every join is asked, with other parts' areas as they stand on the sheet. */
 export interface JoinAsked {

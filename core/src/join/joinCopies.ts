@@ -1,5 +1,6 @@
 import { sizingMatrices, unsized } from "../rules/standing";
-import type { Bands, JoinAsked } from "./definition";
+import type { Bands } from "./bands";
+import type { JoinAsked } from "./definition";
 import type { Composed, JoinedCopies } from "./joined";
 import type { ResolvedJoin } from "./joinFields";
 import { cutAs } from "./joinLimits";

@@ -4,7 +4,7 @@ import { combine } from "../geometry/boolean/boolean";
 import type { FillRule, Operation } from "../geometry/boolean/operation";
 import { isEmpty } from "../geometry/box";
 import { boxOfPath, type Path } from "../geometry/path";
-import type { Bands } from "./definition";
+import type { Bands } from "./bands";
 import { clipOutlines } from "./outlinesAsLines";
 
 /** The areas that take something away, and the one that keeps; null where there is none. */

@@ -3,7 +3,7 @@ import type { ResolvedOf, StoredOf } from "../fields/field";
 import { number } from "../fields/number";
 import { record } from "../fields/record";
 import { toggle } from "../fields/toggle";
-import { OFFSET_CORNERS } from "../geometry/offset/offset";
+import { OFFSET_CORNERS } from "../geometry/offset/offsetCorners";
 
 /** Outlines beside an outline. */
 export const OFFSET = record({

@@ -3,7 +3,7 @@ import type { Size } from "../geometry/size";
 import type { DrawnSize } from "../scene/drawnSize";
 import type { Design } from "../design/design";
 import type { PrintLayout } from "../print/layout";
-import type { StitchPlan } from "../stitch/plan";
+import type { StitchPlan } from "../stitch/stitchPlan";
 import type { SolidSubject, Subject } from "./subject";
 
 /** What a maker may be told. */

@@ -6,8 +6,7 @@ import { Incomputable } from "../formula/incomputable";
 import { boxOfGeometry } from "../scene/boxOfGeometry";
 import { groundPart } from "../scene/groundPart";
 import { madeParts } from "../scene/made";
-import type { Pattern } from "../scene/patternOfPart";
-import type { PartScene, Scene } from "../scene/scene";
+import type { PartScene, Pattern, Scene } from "../scene/scene";
 
 /** A rectangle that can be laid side by side without a seam, and the scene it is cut from. */
 export interface Tile {

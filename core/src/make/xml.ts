@@ -2,7 +2,7 @@
 export function escapeText(text: string): string {
   return (
     text
-      // eslint-disable-next-line no-control-regex -- these are the characters XML has no way to write
+      // oxlint-disable-next-line no-control-regex -- these are the characters XML has no way to write
       .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g, "")
       .replace(/&/g, "&amp;")
       .replace(/</g, "&lt;")

@@ -11,7 +11,7 @@ const [DARKEST, LIGHTEST] = [0.25, 0.95];
 
 /** Shades of one colour from dark to light, its hue and chroma in OKLCH kept as far as the screen has them. */
 export function shadesOf(color: string, count: number): string[] {
-  const { c = 0, h = 0 } = oklch(color.slice(0, 7)) ?? { c: 0, h: 0 };
+  const { c, h = 0 } = oklch(color.slice(0, 7)) ?? { c: 0, h: 0 };
   return Array.from({ length: count }, (_, k) => {
     const share = count > 1 ? k / (count - 1) : 0.5;
     return hex({ mode: "oklch", l: DARKEST + (LIGHTEST - DARKEST) * share, c, h });

@@ -3,7 +3,7 @@ import type { ResolvedPart } from "../design/resolved";
 import { areaWithin } from "../geometry/area";
 import { apply } from "../geometry/matrix";
 import { ORIGIN } from "../geometry/point";
-import type { Bands } from "../join/definition";
+import type { Bands } from "../join/bands";
 import { isJoined, joinCopies } from "../join/joinCopies";
 import type { JoinedCopies } from "../join/joined";
 import { joinOf } from "../join/list";

@@ -43,14 +43,14 @@ function standingPoint(path: Path, by: StandsBy): Point {
 
 type Reshape = (path: Path, rule: Piece["fillRule"]) => Path;
 
-function reshaped({ path, pieces, notes: notes }: Drawing, reshape: Reshape): Drawing {
-  if (!pieces) return { path: reshape(path, "nonzero"), pieces: null, notes: notes };
+function reshaped({ path, pieces, notes }: Drawing, reshape: Reshape): Drawing {
+  if (!pieces) return { path: reshape(path, "nonzero"), pieces: null, notes };
   const changed = pieces.map((piece): Piece => {
     const next = redrawnPiece(piece, (outline) => reshape(outline, piece.fillRule));
     // What an outline is cut to has no holes of the other rule.
     return next === piece ? piece : { ...next, fillRule: "nonzero" };
   });
-  return { path: changed.flatMap(pieceOutline), pieces: changed, notes: notes };
+  return { path: changed.flatMap(pieceOutline), pieces: changed, notes };
 }
 
 function moved({ path, pieces, notes }: Drawing, by: Matrix): Drawing {

@@ -1,21 +1,14 @@
 import type { DrawnPart } from "./partDrawing";
 import type { ResolvedPart } from "../design/resolved";
 import { reachOfEffects } from "../finish/effects/effects";
-import { growBox, type Box } from "../geometry/box";
+import { growBox } from "../geometry/box";
 import { reachOfLine } from "../geometry/strip/lineShape";
 import { joinOf } from "../join/list";
 import { composeRules, type Composition } from "../rules/compose";
 import { MATRIX_STRIDE } from "../rules/placements";
-import type { Period } from "../rules/tile";
 import { geometryOf, type Around } from "./partGeometry";
 import { endlessOf, endlessPaint, laidOver, periodOf, seamOf, shiftsOf } from "./pattern";
-import type { PartScene } from "./scene";
-
-/** A part that goes on for ever: its period, and as much of it as is wanted. */
-export interface Pattern extends Period {
-  /** The part laid out so far that nothing of it is missing in a box of the sheet, millimetres. Throws a Incomputable. */
-  over: (box: Box) => PartScene;
-}
+import type { PartScene, Pattern } from "./scene";
 
 type Shown = Omit<PartScene, "pattern">;
 

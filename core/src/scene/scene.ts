@@ -10,13 +10,13 @@ import type { Blend, ResolvedFinish } from "../finish/finishFields";
 import type { Opening } from "../join/openings";
 import type { WovenCrossing } from "../join/weave/weave";
 import type { Matrix } from "../geometry/matrix";
+import type { Box } from "../geometry/box";
 import type { Path } from "../geometry/path";
 import type { Period } from "../rules/tile";
 import type { PlacedMark } from "../rules/compose";
 import type { LinkReport } from "../rules/linkedNumbers";
 import type { Placements } from "../rules/placements";
 import type { Shape } from "../rules/shape";
-import type { Pattern } from "./patternOfPart";
 import type { Wedge } from "./wedge";
 
 /** The shape of one part: its outlines once, and where every copy stands. Kept while neither changes. */
@@ -81,6 +81,12 @@ export interface PartScene {
   readonly stitch: ResolvedStitch | typeof NOT_SEWN | null;
   /** The part as a pattern without end; or why it is none, in words that follow its name. */
   readonly pattern: () => Pattern | string;
+}
+
+/** A part that goes on for ever: its period, and as much of it as is wanted. */
+export interface Pattern extends Period {
+  /** The part laid out so far that nothing of it is missing in a box of the sheet, millimetres. Throws a Incomputable. */
+  over: (box: Box) => PartScene;
 }
 
 /** A design, computed: plain data from which pictures and files are made. */

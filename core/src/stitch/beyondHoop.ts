@@ -1,4 +1,4 @@
-import type { StitchSettings } from "./plan";
+import type { StitchSettings } from "./stitchPlan";
 
 /** How far a place is beyond the edge of a hoop whose middle is the sheet's, millimetres; 0 or less within it. */
 export function beyondHoop({ width, height, shape }: StitchSettings["frame"], x: number, y: number): number {

@@ -1,4 +1,4 @@
-import type { StitchPlan } from "./plan";
+import type { StitchPlan } from "./stitchPlan";
 import { SEWN } from "./sewnThread";
 
 /** How close needle points stand, square by square. */

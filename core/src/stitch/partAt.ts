@@ -1,4 +1,4 @@
-import type { StitchPlan } from "./plan";
+import type { StitchPlan } from "./stitchPlan";
 
 /** Needle points this near to a place count, millimetres. */
 const NEAR = 1.5;

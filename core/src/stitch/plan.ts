@@ -4,30 +4,10 @@ import { courseOver } from "../thread/course";
 import { runningPoints } from "../thread/lines/running";
 import { Passages } from "./passages";
 import { threadBlocks } from "./sequence";
-import { MOVED, NEXT_THREAD, SewnThread, TRIMMED, type StitchSpan } from "./sewnThread";
+import { MOVED, NEXT_THREAD, SewnThread, TRIMMED } from "./sewnThread";
+import type { StitchPlan, StitchSettings } from "./stitchPlan";
 import { unitsOf, type Unit } from "./units";
 import { Waiting } from "./waiting";
-
-/** How a scene is sewn. */
-export type StitchSettings = Scene["making"]["stitch"];
-
-/** Everything a machine that sews is to do, in order. Millimetres from the sheet's middle, x right, y down. */
-export interface StitchPlan {
-  /** How it is sewn. */
-  readonly settings: StitchSettings;
-  /** Threads in the order in which they are put in; one that comes back stands there again. */
-  readonly threads: readonly { readonly color: string }[];
-  /** Where the needle goes, across. */
-  readonly x: Float64Array;
-  /** Where it goes, down. */
-  readonly y: Float64Array;
-  /** How it gets there: one of the codes of a stitch file. */
-  readonly how: Uint8Array;
-  /** Which stretches belong to which part, in order, without gaps. */
-  readonly spans: readonly StitchSpan[];
-  /** How many threads were put in if parts came in no order set by hand. */
-  readonly fewestThreads: number;
-}
 
 /** Ends nearer than this are one place, millimetres. */
 const SAME_PLACE = 0.1;

@@ -1,6 +1,6 @@
 import { distanceToChord } from "../geometry/chordDistance";
 import { between, distance, type Point } from "../geometry/point";
-import type { StitchPlan, StitchSettings } from "./plan";
+import type { StitchPlan, StitchSettings } from "./stitchPlan";
 
 /** The needle goes down there. */
 export const SEWN = 0;
@@ -15,18 +15,6 @@ export const ENDED = 4;
 
 /** How the needle moves to where it begins anew. */
 type Move = typeof MOVED | typeof TRIMMED | typeof NEXT_THREAD;
-
-/** Stitches of one part in a row. */
-export interface StitchSpan {
-  /** The id of the part. */
-  readonly part: string;
-  /** Which thread, by its place among them. */
-  readonly thread: number;
-  /** The number of the first stitch. */
-  readonly from: number;
-  /** The number after the last. */
-  readonly to: number;
-}
 
 /** How far the short stitches go by which thread is tied, millimetres. */
 const TIE = 0.6;

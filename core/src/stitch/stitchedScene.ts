@@ -3,7 +3,8 @@ import { subpathOf, type Subpath } from "../geometry/path";
 import type { PartScene, Scene } from "../scene/scene";
 import { barePart } from "../scene/barePart";
 import { directionOfStitch, threadShades } from "./light";
-import { planStitches, type StitchPlan } from "./plan";
+import { planStitches } from "./plan";
+import type { StitchPlan } from "./stitchPlan";
 import { NEXT_THREAD, SEWN } from "./sewnThread";
 import { THREAD_THICKNESS } from "./thickness";
 

@@ -1,5 +1,5 @@
 import { boxOfPoints, isEmpty, type Box } from "../geometry/box";
-import type { StitchPlan } from "./plan";
+import type { StitchPlan } from "./stitchPlan";
 import { MOVED, NEXT_THREAD, SEWN, TRIMMED } from "./sewnThread";
 
 /** What is told of a plan of stitches. */

@@ -2,6 +2,7 @@ import { and, asc, desc, eq, gt, isNotNull, isNull, ne, notInArray, or, sql, typ
 import type { ReadDesign } from "../pools";
 import type { Database } from "./database";
 import { isExpected, type Expected } from "./expected";
+import type { SaveOutcome } from "./saveOutcome";
 import { designs, pictures, revisions } from "./schema";
 import { ShelfStore } from "./shelfStore";
 import { TakeStore } from "./takeStore";
@@ -28,12 +29,6 @@ export interface StoredState extends ReadDesign {
   readonly binned: number | null;
   readonly takes: readonly { revision: number; changed: number; take: string; content: string }[];
 }
-
-/** How a save ended. */
-export type SaveOutcome =
-  | { readonly kind: "saved"; readonly revision: number }
-  | { readonly kind: "stale"; readonly revision: number }
-  | { readonly kind: "missing" };
 
 const LISTED = {
   id: designs.id,

@@ -1,8 +1,8 @@
 import { and, asc, count, desc, eq, isNotNull, isNull, type SQL } from "drizzle-orm";
 import { MOST_PIECES, type ShelfKind } from "@twin-petal/core";
 import type { Database } from "./database";
-import type { SaveOutcome } from "./designStore";
 import { isExpected, type Expected } from "./expected";
+import type { SaveOutcome } from "./saveOutcome";
 import { shelf } from "./schema";
 import type { WriteQueue } from "./writeQueue";
 

@@ -1,4 +1,4 @@
-import type { Loop } from "../boolean/clip";
+import type { Loop } from "../boolean/loop";
 import { CELLS_PER_MILLIMETRE, facetsOf } from "../boolean/facets";
 import { chordIndexOf, recoverCurves } from "../boolean/recover";
 import { coincide, SAME_PLACE } from "../coincide/coincide";

@@ -1,13 +1,11 @@
 import type { MainModule, Paths64 } from "clipper2-wasm";
 import { usingGeometryEngine } from "../../engines/geometryEngine";
 import type { Facets } from "./facets";
+import type { Loop } from "./loop";
 import { loopsApart } from "./loopsApart";
 import { backwards, roundOf } from "./oriented";
 import { numbersOf } from "./wholeNumbers";
 import type { ClipRule, Operation } from "./operation";
-
-/** A polygon of the result: x, y in cells and the input vertex's number, 0 where edges cross. */
-export type Loop = readonly { readonly x: number; readonly y: number; readonly vertex: number }[];
 
 const CLIP_TYPES = {
   union: "Union",

@@ -2,7 +2,7 @@ import { distanceToChord } from "../chordDistance";
 import { pointAt } from "../cubic";
 import type { Point } from "../point";
 import { ON_CHORD, type Chord } from "./chordIndex";
-import type { Loop } from "./clip";
+import type { Loop } from "./loop";
 import { CELLS_PER_MILLIMETRE, type Facets, type FlattenedCurve } from "./facets";
 
 type Vertex = Loop[number];

@@ -1,4 +1,4 @@
-import type { Loop } from "./clip";
+import type { Loop } from "./loop";
 import { Nodes } from "./nodes";
 
 /**

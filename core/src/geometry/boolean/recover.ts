@@ -3,7 +3,7 @@ import { pieceOf, pointAt, type Cubic } from "../cubic";
 import { subpathOf, type Path, type Subpath } from "../path";
 import { distance, type Point } from "../point";
 import { ChordIndex, shareAlong, type Chord } from "./chordIndex";
-import type { Loop } from "./clip";
+import type { Loop } from "./loop";
 import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
 import { knownChord } from "./knownChord";
 import { meet, nearestParameter } from "./meet";

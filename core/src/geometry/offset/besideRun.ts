@@ -6,7 +6,7 @@ import { spend } from "../effort";
 import { segmentsOf, subpathOf, type Subpath } from "../path";
 import { distance, type Point } from "../point";
 import { besideCubic, outwards } from "./besideCubic";
-import type { OffsetCorners } from "./offset";
+import type { OffsetCorners } from "./offsetCorners";
 import { withoutTightBends } from "./withoutTightBends";
 
 /** A pointed corner reaches no further than this many times the distance. */

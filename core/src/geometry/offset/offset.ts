@@ -1,11 +1,7 @@
 import { goneRound, tidied } from "../boolean/boolean";
 import { boxOfPath, type Path } from "../path";
 import { besideRun } from "./besideRun";
-
-/** How an offset outline goes around outer corners: along an arc, to a point, or cut off. */
-export const OFFSET_CORNERS = ["round", "miter", "bevel"] as const;
-/** How an outline beside another goes around corners. */
-export type OffsetCorners = (typeof OFFSET_CORNERS)[number];
+import type { OffsetCorners } from "./offsetCorners";
 
 /** Curves beside curves are true to this, millimetres; beside small outlines to this share of their size. */
 const WITHIN = 0.001;

@@ -49,7 +49,7 @@ function fromJson(text: string): ReadStitches | Refusal {
   if (fault !== null) return { refusal: `The file of stitches cannot be read: ${fault}.` };
   const { stitches, threads } = FILE.cast(data);
   return {
-    stitches: stitches.map(([x = 0, y = 0, how = 0]): ReadStitch => [x, y, how]),
+    stitches: stitches.map(([x, y, how]): ReadStitch => [x, y, how]),
     threads: threads.map(({ color }) => color),
   };
 }

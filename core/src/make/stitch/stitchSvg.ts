@@ -1,7 +1,7 @@
 import { decimals } from "../../geometry/decimals";
 import { THREAD_THICKNESS } from "../../stitch/thickness";
 import { ENDED, NEXT_THREAD, SEWN } from "../../stitch/sewnThread";
-import type { StitchPlan } from "../../stitch/plan";
+import type { StitchPlan } from "../../stitch/stitchPlan";
 import type { StitchFormat, StitchSubject } from "../format";
 import { escapeText } from "../xml";
 

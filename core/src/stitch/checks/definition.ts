@@ -1,5 +1,5 @@
 import type { FlatCheckResult } from "../../cut/checks/definition";
-import type { StitchPlan } from "../plan";
+import type { StitchPlan } from "../stitchPlan";
 import type { StitchesTold } from "../told";
 
 /** What is looked at: how it is sewn, and what is told of that. */

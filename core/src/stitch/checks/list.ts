@@ -1,5 +1,5 @@
 import type { FlatCheckResult } from "../../cut/checks/definition";
-import type { StitchPlan } from "../plan";
+import type { StitchPlan } from "../stitchPlan";
 import { toldOfStitches } from "../told";
 import { amount } from "./amount";
 import { changes } from "./changes";

@@ -33,6 +33,6 @@ export function usePlaying({ playing, speed, last, position, goTo, onEnd }: Play
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
     // What it asks and tells goes through the store: newer functions do the same.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [playing, speed, last]);
 }

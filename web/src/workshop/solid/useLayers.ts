@@ -50,7 +50,7 @@ export function useLayers(design: Design, { model, united }: Solids): Layers {
       isOver = true;
     };
     // What is sliced goes by the model: a design that made none is not sliced.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [model, isThere, united]);
   const isOwn = state.of === model;
   const count = isOwn ? state.count : 0;

@@ -31,7 +31,7 @@ export function SolveRow({ atHand, kind, onClose }: SolveRowProps) {
   const wishes = useMemo(
     () => shown.map(({ at }) => ({ key: String(at), design: rehearsed(store, () => atHand.set(at)) })),
     // The pictures are of what was found, not of what has been taken since.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [search, store],
   );
   const pictures = useLivePictures(wishes, design, PICTURE);

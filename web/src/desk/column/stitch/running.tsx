@@ -1,4 +1,4 @@
-import type { LineStitchLabels } from "./lineStitchLabels";
+import type { LineStitchLabels } from "./lineStitch";
 
 /** Point after point. */
 export const runningLabels: LineStitchLabels = {

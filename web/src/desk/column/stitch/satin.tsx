@@ -1,4 +1,4 @@
-import type { LineStitchLabels } from "./lineStitchLabels";
+import type { LineStitchLabels } from "./lineStitch";
 
 /** To and fro across a band. */
 export const satinLabels: LineStitchLabels = {

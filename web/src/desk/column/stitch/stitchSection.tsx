@@ -21,7 +21,8 @@ import { BoundChoice } from "../../fields/boundChoice";
 import { Folded } from "../../fields/folded";
 import { TableNumber } from "../../fields/tableNumber";
 import { WordButton } from "../../fields/wordButton";
-import { LINE_STITCH_LABELS, type LineNumberName } from "./lineStitchLabels";
+import type { LineNumberName } from "./lineStitch";
+import { LINE_STITCH_LABELS } from "./lineStitchLabels";
 import { ORDER_WORDS, PLACE_WORDS, UNDERLAY_WORDS } from "./stitchWords";
 
 type Sewn = Pick<Part, "id" | "name" | "stitch" | "finish">;

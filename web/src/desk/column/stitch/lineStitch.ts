@@ -1,7 +1,4 @@
 import type { ReactNode } from "react";
-import type { LineStitchKind } from "@twin-petal/core";
-import { runningLabels } from "./running";
-import { satinLabels } from "./satin";
 
 /** Settings of a line's stitches that are numbers. */
 export type LineNumberName = "times" | "length" | "width" | "spacing";
@@ -15,9 +12,3 @@ export interface LineStitchLabels {
   /** The rest of its sentence, its numbers in it. */
   rest: (number: (of: LineNumberName) => ReactNode) => ReactNode;
 }
-
-/** How every way of sewing a line is told. */
-export const LINE_STITCH_LABELS: Readonly<Record<LineStitchKind, LineStitchLabels>> = {
-  running: runningLabels,
-  satin: satinLabels,
-};

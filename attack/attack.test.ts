@@ -1,4 +1,5 @@
 import { expect, test } from "@jest/globals";
+import { HUNTED } from "../core/test/randomMembers";
 import { designTrials, DESIGN_LIMITS } from "./groups/designs";
 import { structureTrials, STRUCTURE_LIMITS } from "./groups/structures";
 import { svgTrials, SVG_LIMITS } from "./groups/svgs";
@@ -7,8 +8,9 @@ import { tried, type NamedTrial, type TrialLimits } from "./tried";
 /** Beside other tests everything takes several times as long: what hangs is told all the same. */
 const SLACK = 6;
 
-/** Another seed each time where new members are asked for. */
-const SEED = process.env["MEMBERS"] === "new" ? Date.now() % 1_000_000 : 1;
+const SEED = HUNTED ?? 1;
+/** Of what is tried here, where new members are asked for so many times as much. */
+const MANY = HUNTED === null ? 1 : 3;
 
 async function attacked(trials: readonly NamedTrial[], { seconds, computed, files, megabytes }: TrialLimits) {
   const limits = { seconds: seconds * SLACK, computed: computed * SLACK, files: files * SLACK, megabytes };
@@ -21,18 +23,23 @@ async function attacked(trials: readonly NamedTrial[], { seconds, computed, file
 
 test(
   "designs changed by chance are made, or refused in words",
-  () => attacked(designTrials(60, SEED), DESIGN_LIMITS),
+  () => attacked(designTrials(24 * MANY, SEED), DESIGN_LIMITS),
   240_000,
 );
 
 test(
   "pictures changed by chance are taken over whole, or refused in words",
-  () => attacked(svgTrials(80, SEED), SVG_LIMITS),
+  () => attacked(svgTrials(30 * MANY, SEED), SVG_LIMITS),
   240_000,
 );
 
 test(
   "designs that are deep, wide or winding are made, or refused in words",
-  () => attacked(structureTrials(), STRUCTURE_LIMITS),
+  // A third of them, each kind among it; all where new members are asked for, and by the attack itself.
+  () =>
+    attacked(
+      structureTrials().filter((_, index) => index % 3 <= MANY - 1),
+      STRUCTURE_LIMITS,
+    ),
   240_000,
 );

@@ -27,7 +27,8 @@ import { subpathOf } from "../core/src/geometry/path";
 import { randomFrom } from "../core/src/geometry/random";
 import { bareOffset, petal } from "./joins";
 import { sideBySide } from "./sideBySide";
-import type { Row } from "./table";
+import type { Group } from "./group";
+import type { Row } from "./row";
 
 const ROUNDS = 9;
 const WARM_UP = 3;
@@ -36,8 +37,17 @@ const APART = 20;
 /** The way may be at most so long beside that to the nearest each time. */
 const TRAVEL = 0.85;
 
+export const cuts: Group = {
+  name: "cuts",
+  about:
+    "The way over strewn outlines beside the nearest each time, kerf beside the bare offset, a program beside the same in chords.",
+  folders: ["core/src/errands", "core/src/cut", "core/src/make", "core/src/geometry/offset"],
+  quick: true,
+  measure: benchCuts,
+};
+
 /** The order of cuts beside the nearest each time, kerf beside the bare offset, a program beside the same in chords. */
-export async function benchCuts(): Promise<Row[]> {
+async function benchCuts(): Promise<Row[]> {
   await loadGeometryEngine(() =>
     readFile(createRequire(import.meta.url).resolve("clipper2-wasm/dist/umd/clipper2z.wasm")),
   );

@@ -1,5 +1,8 @@
 import { readDesign, type Design } from "@twin-petal/core";
 
+/** How many copies are measured. */
+export const COUNTS = [1_000, 10_000, 100_000] as const;
+
 /** A drawn motif of so many nodes, smooth all round, turned and laid on rings: so many copies. */
 export function drawnRing(nodes: number, copies: number): Design {
   const wavy = Array.from({ length: nodes }, (_, k) => {

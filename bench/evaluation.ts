@@ -1,10 +1,20 @@
 import { matrixAt, multiply, rotation, SceneBuilder, translation, type Design, type Matrix } from "@twin-petal/core";
-import { rosettes } from "./designs";
+import { COUNTS, rosettes } from "./designs";
 import { sideBySide } from "./sideBySide";
-import type { Row } from "./table";
+import type { Group } from "./group";
+import type { Row } from "./row";
+
+export const evaluation: Group = {
+  name: "evaluation",
+  about:
+    "A whole design from nothing, beside a bare loop of the same matrix products, checked to give the same copies. Both sides run in before anything is timed.",
+  folders: ["core/src/rules", "core/src/scene", "core/src/design", "core/src/fields", "core/src/formula"],
+  quick: true,
+  measure: () => benchEvaluation(COUNTS),
+};
 
 /** Evaluation of a whole design from nothing, beside a bare loop of the same matrix products. */
-export function benchEvaluation(counts: readonly number[]): Row[] {
+function benchEvaluation(counts: readonly number[]): Row[] {
   const rows = counts.map((count): Row => {
     const design = rosettes(count);
     const [measured, yardstick] = sideBySide(

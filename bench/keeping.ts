@@ -1,17 +1,24 @@
-import type { Browser, Page } from "@playwright/test";
-import { median, type Row } from "./table";
+import type { Page } from "@playwright/test";
+import { watchBlocks } from "./blocks";
+import { inLab, type Lab } from "./lab";
+import type { Group } from "./group";
+import { median } from "./median";
+import type { Row } from "./row";
 
 const DESIGNS = 1_000;
 const SAVES = 500;
 const ROUNDS = 5;
 const JSON_HEADERS = { "Content-Type": "application/json" };
 
+export const keeping: Group = {
+  name: "keeping",
+  about: "A thousand designs on the wall, and five hundred saves of one of them.",
+  folders: ["server/src", "web/src/wall"],
+  measure: inLab(benchKeeping),
+};
+
 /** A thousand designs on the wall, and five hundred saves of one of them. */
-export async function benchKeeping(
-  browser: Browser,
-  app: string,
-  watchBlocks: (page: Page) => Promise<void>,
-): Promise<Row[]> {
+async function benchKeeping({ browser, app }: Lab): Promise<Row[]> {
   const ids: string[] = [];
   for (let number = 0; number < DESIGNS; number++) ids.push(await create(app, number));
   const [kept = ""] = ids;

@@ -11,7 +11,8 @@ import {
   type Matrix,
 } from "@twin-petal/core";
 import { sideBySide } from "./sideBySide";
-import type { Row } from "./table";
+import type { Group } from "./group";
+import type { Row } from "./row";
 
 /** A design of one part, on a sheet of 400, with what its rule may follow. */
 function partWith(
@@ -36,8 +37,16 @@ const PITCH = 1;
 const SPREAD = 0.6;
 const GOLDEN = 180 * (3 - Math.sqrt(5));
 
+export const rules: Group = {
+  name: "rules",
+  about:
+    "Rules beside bare loops that compute the same copies; scattering beside the same method with nothing around it, bending beside setting the same motifs rigidly.",
+  folders: ["core/src/rules", "core/src/scene", "core/src/geometry"],
+  measure: benchRules,
+};
+
 /** Rules beside bare loops of the same: a grid, a sunflower, points strewn, motifs bent. */
-export function benchRules(): Row[] {
+function benchRules(): Row[] {
   const grid = partWith({ kind: "grid", columns: COLUMNS, rows: ROWS, pitch: PITCH });
   const sunflower = partWith({ kind: "spiral", form: "sunflower", count: COPIES, spread: SPREAD });
   return [

@@ -1,4 +1,4 @@
-/** Bundles the benchmark with the core it measures, and runs it. */
+/** Bundles the benchmark with the core it measures, and runs it: see `bench.ts` for what may be asked. */
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { build } from "esbuild";

@@ -1,4 +1,4 @@
-import { median } from "./table";
+import { median } from "./median";
 
 const ROUNDS = 41;
 const WARM_UP = 60;

@@ -4,7 +4,11 @@ import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import type { Browser, Page } from "@playwright/test";
 import { buildScene, designForSolids, loadSolidEngine, readDesign, SolidLayouter, type Design } from "@twin-petal/core";
-import { median, type Row } from "./table";
+import { blocksOfDrags } from "./blocks";
+import { inLab, openDesk, type Lab } from "./lab";
+import type { Group } from "./group";
+import { median } from "./median";
+import type { Row } from "./row";
 
 const PETALS = 500;
 const ROUNDS = 6;
@@ -31,21 +35,21 @@ function thistle(): Design {
   return design;
 }
 
-type Open = (browser: Browser, address: string, design: Design) => Promise<Page>;
-type Blocks = (page: Page, from: { x: number; y: number }, reach: number, hand: typeof HAND) => Promise<number[]>;
+export const solidView: Group = {
+  name: "solidView",
+  about:
+    "The solid view following a number of 500 tilted petals, beside a page that draws the same instances and nothing else.",
+  folders: ["web/src/solid", "core/src/solid"],
+  measure: inLab(benchSolidView),
+};
 
 /** The solid view following a number of 500 tilted petals, beside a page that draws the same instances and nothing else. */
-export async function benchSolidView(
-  browser: Browser,
-  app: string,
-  openDesk: Open,
-  blocksOfDrags: Blocks,
-): Promise<Row[]> {
+async function benchSolidView(lab: Lab): Promise<Row[]> {
   const design = thistle();
-  const desk = await openDesk(browser, app, design);
+  const desk = await openDesk(lab, design);
   await desk.keyboard.press("d");
   await desk.waitForSelector("#solid-view[data-state=united]", { timeout: 120_000 });
-  const bare = await openBare(browser, design, desk);
+  const bare = await openBare(lab.browser, design, desk);
   const times: [number[], number[]] = [[], []];
   for (let set = 0; set < 4; set++) {
     await desk.bringToFront();

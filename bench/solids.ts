@@ -19,7 +19,9 @@ import { withArena, type Arena } from "../core/src/form/arena";
 import { areaOfOutline } from "../core/src/form/area";
 import { engineSolid } from "../core/src/form/engineMesh";
 import { moved } from "../core/src/solid/moved";
-import { median, type Row } from "./table";
+import type { Group } from "./group";
+import { median } from "./median";
+import type { Row } from "./row";
 
 const ROUNDS = 9;
 const WARM_UP = 3;
@@ -27,8 +29,15 @@ const WARM_UP = 3;
 const TOLERANCE = 0.01;
 const LAYERS = 1_000;
 
+export const solids: Group = {
+  name: "solids",
+  about: "Beside bare calls of the solid engine on the same outlines, turn by turn.",
+  folders: ["core/src/form", "core/src/solid"],
+  measure: benchSolids,
+};
+
 /** Solids from the design to the mesh, and layers, beside bare calls of the solid engine on the same outlines. */
-export async function benchSolids(): Promise<Row[]> {
+async function benchSolids(): Promise<Row[]> {
   const found = (file: string) => readFile(createRequire(import.meta.url).resolve(file));
   await Promise.all([
     loadGeometryEngine(() => found("clipper2-wasm/dist/umd/clipper2z.wasm")),

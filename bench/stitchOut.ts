@@ -1,22 +1,25 @@
-import type { Browser, Page } from "@playwright/test";
-import type { Design } from "@twin-petal/core";
+import type { Page } from "@playwright/test";
 import { stitched } from "./stitches";
-import { median, type Row } from "./table";
+import { watchBlocks } from "./blocks";
+import { inLab, openDesk, type Lab } from "./lab";
+import type { Group } from "./group";
+import { median } from "./median";
+import type { Row } from "./row";
 
 const ROUNDS = 3;
 /** How long it is watched, milliseconds. */
 const WATCHED = 4_000;
 
-type Open = (browser: Browser, address: string, design: Design) => Promise<Page>;
+export const stitchOut: Group = {
+  name: "stitchOut",
+  about: "50,000 stitches sewn out as fast as can be chosen.",
+  folders: ["web/src/workshop/stitch"],
+  measure: inLab(benchStitchOut),
+};
 
 /** 50,000 stitches sewn out as fast as can be chosen: how long frames take, and what keeps the page from answering. */
-export async function benchStitchOut(
-  browser: Browser,
-  app: string,
-  openDesk: Open,
-  watchBlocks: (page: Page) => Promise<void>,
-): Promise<Row[]> {
-  const page = await openDesk(browser, app, stitched(120));
+async function benchStitchOut(lab: Lab): Promise<Row[]> {
+  const page = await openDesk(lab, stitched(120));
   await page.goto(`${page.url()}/stitch`);
   await page.waitForSelector("#stitch-view canvas[data-behind=no]", { timeout: 60_000 });
   await page.getByRole("combobox", { name: "a minute" }).selectOption("60000");

@@ -13,7 +13,8 @@ import { pack, withEngine } from "../core/src/geometry/boolean/clip";
 import { flattenPath } from "../core/src/geometry/flatten";
 import { copyOutlines } from "../core/src/rules/copyOutlines";
 import { sideBySide } from "./sideBySide";
-import type { Row } from "./table";
+import type { Group } from "./group";
+import type { Row } from "./row";
 
 const ROUNDS = 7;
 const WARM_UP = 2;
@@ -47,8 +48,17 @@ export function stitched(petals: number, scale = 0.9995): Design {
   return design;
 }
 
+export const stitches: Group = {
+  name: "stitches",
+  about:
+    "Rows, the order of columns, needle points, the ways between 120 petals and the run, beside the geometry package cutting the same rows off at the same outlines and nothing else. Copies alike are planned once.",
+  folders: ["core/src/thread", "core/src/stitch"],
+  quick: true,
+  measure: benchStitches,
+};
+
 /** The plan of stitches beside rows clipped bare by the geometry package, and how it grows. */
-export async function benchStitches(): Promise<Row[]> {
+async function benchStitches(): Promise<Row[]> {
   await loadGeometryEngine(() =>
     readFile(createRequire(import.meta.url).resolve("clipper2-wasm/dist/umd/clipper2z.wasm")),
   );

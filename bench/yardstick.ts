@@ -13,7 +13,6 @@ declare global {
     prepare: (job: Job) => void;
     /** Draws so often, one after another; answers how long each took, milliseconds. */
     draw: (times: number) => Promise<number[]>;
-    longest: number;
   }
 }
 

@@ -92,8 +92,7 @@ export class Desk {
   async pull(from: { x: number; y: number }, dx: number, dy: number): Promise<void> {
     await this.page.mouse.move(from.x, from.y);
     await this.page.mouse.down();
-    for (let step = 1; step <= 10; step++)
-      await this.page.mouse.move(from.x + (dx * step) / 10, from.y + (dy * step) / 10);
+    await this.page.mouse.move(from.x + dx, from.y + dy, { steps: 5 });
     await this.page.mouse.up();
   }
 }

@@ -1,5 +1,5 @@
 import { readdirSync } from "node:fs";
-import { test as base, type BrowserContext, type CDPSession } from "@playwright/test";
+import { test as base, type BrowserContext, type CDPSession, type Page } from "@playwright/test";
 import { newDataFolder, startServer, type Running } from "../server/test/running";
 
 /** For calls after a pause: a connection left idle may be closed by the server just as it is used again. */
@@ -11,6 +11,8 @@ const DEMO = new Set(readdirSync("demo").map((file) => file.replace(".petal.json
 /** A browser's profile that stays warm from test to test: what was loaded and compiled once is there for the next. */
 interface Profile {
   readonly context: BrowserContext;
+  /** A page of the application's that shows nothing; what it opens shares its process. */
+  readonly resting: Page;
   /** Reaches what pages have stored, though none is open. */
   readonly storage: CDPSession;
 }
@@ -33,14 +35,14 @@ export const test = base.extend<{ tidied: void }, { server: Running; profile: Pr
   profile: [
     async ({ browser, server }, use) => {
       const context = await browser.newContext({ baseURL: server.address, viewport: { width: 1280, height: 800 } });
-      const storage = await context.newCDPSession(await context.newPage());
-      await use({ context, storage });
+      const resting = await context.newPage();
+      await resting.goto("/api/health");
+      await use({ context, resting, storage: await context.newCDPSession(resting) });
       await context.close();
     },
     { scope: "worker" },
   ],
-  context: async ({ profile: { context, storage }, server }, use) => {
-    const [resting] = context.pages();
+  context: async ({ profile: { context, resting, storage }, server }, use) => {
     await use(context);
     await context.unrouteAll({ behavior: "ignoreErrors" });
     await context.setOffline(false);
@@ -50,6 +52,11 @@ export const test = base.extend<{ tidied: void }, { server: Running; profile: Pr
       origin: server.address,
       storageTypes: "indexeddb,local_storage",
     });
+  },
+  page: async ({ context, profile: { resting } }, use) => {
+    const opening = context.waitForEvent("page");
+    await resting.evaluate(() => void window.open("about:blank"));
+    await use(await opening);
   },
   tidied: [
     async ({ request }, use) => {

@@ -39,6 +39,11 @@ await bundle({
   sourcemap: true,
   logLevel: "warning",
 });
+/** New members are told by their seed, so that what they find can be run again: `MEMBERS=123 npm run unit -- offset`. */
+if (process.env.MEMBERS === "new") {
+  process.env.MEMBERS = String(Date.now() % 1_000_000);
+  console.log(`Members of seed ${process.env.MEMBERS}`);
+}
 const jest = spawn(process.execPath, ["node_modules/jest/bin/jest.js", ...process.argv.slice(2)], {
   cwd: root,
   stdio: "inherit",

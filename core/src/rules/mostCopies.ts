@@ -14,9 +14,15 @@ const FARTHEST = 1e9;
 
 /** Refuses copies that are set down farther, or made larger, than can be drawn. */
 export function farthestCheck({ matrices, count }: Placements): void {
-  const at = matrices.findIndex((entry) => !(Math.abs(entry) <= FARTHEST));
-  if (at < 0) return;
-  const copy = (Math.floor(at / MATRIX_STRIDE) + 1).toLocaleString("en");
-  const words = `makes copy ${copy} of ${count.toLocaleString("en")} larger, or sets it farther away, than can be drawn`;
-  throw new Incomputable("", `${words}: lower its count, its scaling or its lengths`);
+  // A plain loop: it goes over every copy after every rule.
+  for (let at = 0; at < matrices.length; at++) {
+    const entry = matrices[at] ?? NaN;
+    if (!(entry <= FARTHEST && entry >= -FARTHEST)) throw tooFar(Math.floor(at / MATRIX_STRIDE), count);
+  }
+}
+
+function tooFar(index: number, count: number): Incomputable {
+  const [copy, all] = [(index + 1).toLocaleString("en"), count.toLocaleString("en")];
+  const words = `makes copy ${copy} of ${all} larger, or sets it farther away, than can be drawn`;
+  return new Incomputable("", `${words}: lower its count, its scaling or its lengths`);
 }

@@ -1,7 +1,9 @@
 import { median } from "./median";
 
-const ROUNDS = 41;
-const WARM_UP = 60;
+/** Timed rounds, unless others are asked for. */
+export const ROUNDS = 41;
+/** Rounds before them. */
+export const WARM_UP = 60;
 
 /** Times two pieces of work turn by turn, so that what disturbs one disturbs the other. */
 export function sideBySide(

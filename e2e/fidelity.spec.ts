@@ -14,9 +14,9 @@ const ROOM = 36;
  * Pixels of a compared picture's longer side, and the most dots an inch it has: thin lines need them all, effects are
  * soft, and slow to draw.
  */
-const LONGEST = 720;
-const LONGEST_SOFT = 420;
-const MOST_DPI = 96;
+const LONGEST = 1_000;
+const LONGEST_SOFT = 560;
+const MOST_DPI = 120;
 const EFFECT_KEYS = ["shadow", "innerShadow", "glow", "grain", "texture"];
 const EFFECTS = new RegExp(`"(${EFFECT_KEYS.join("|")})": \\{`);
 const DEMO = readdirSync("demo").filter((name) => name.endsWith(".petal.json"));
@@ -108,22 +108,43 @@ function onWhite(picture: PNG): PNG {
   return picture;
 }
 
-/** What says how a design is made rather than drawn. */
-const MAKING = ["making", "solid", "stitch"];
+const LINE_KEYS = ["dash", "dots", "swell", "place", "cap"];
+/** Motifs that bring paint of their own. */
+const PAINTED_MOTIFS = ["text", "svg", "freehand", "part"];
 
-/** What a design is drawn by: the kinds in it, how copies are joined, and effects. */
-function drawnBy(value: unknown, key = ""): string[] {
-  if (typeof value === "string") return ["kind", "mode", "blend", "over"].includes(key) ? [`${key} ${value}`] : [];
-  if (typeof value !== "object" || value === null || MAKING.includes(key)) return [];
-  const effect = EFFECT_KEYS.includes(key) ? [key] : [];
-  return [...effect, ...Object.entries(value).flatMap(([name, own]) => drawnBy(own, name))];
+/** What of a value a viewer has to draw in a way of its own: kinds of paint, blends, effects, kinds of lines. */
+function painted(value: unknown, key = ""): string[] {
+  if (typeof value === "string") return ["kind", "blend", "over"].includes(key) ? [`${key} ${value}`] : [];
+  if (typeof value !== "object" || value === null) return [];
+  const own = [...EFFECT_KEYS, ...LINE_KEYS].includes(key) ? [key] : [];
+  return [...own, ...Object.entries(value).flatMap(([name, inner]) => painted(inner, name))];
 }
 
-/** The demo designs that show everything designs are drawn by, always the one that adds most; all where MEMBERS is set. */
+/** What a design is painted by, and how its copies are joined; outlines and places are numbers to a viewer, whatever made them. */
+function paintedBy(file: string): Set<string> {
+  const { sheet, parts }: DrawnDesign = JSON.parse(readFileSync(join("demo", file), "utf8"));
+  return new Set([
+    ...painted(sheet.ground),
+    ...parts.flatMap(({ motif: { kind }, join: joined, finish }) => [
+      `join ${joined?.mode}`,
+      ...(PAINTED_MOTIFS.includes(kind) ? [`motif ${kind}`] : []),
+      ...painted(finish),
+    ]),
+  ]);
+}
+
+interface DrawnDesign {
+  readonly sheet: { readonly ground?: unknown };
+  readonly parts: readonly {
+    readonly motif: { readonly kind: string };
+    readonly join?: { readonly mode?: string };
+    readonly finish?: unknown;
+  }[];
+}
+
+/** The demo designs that show everything designs are painted by, always the one that adds most; all where MEMBERS is set. */
 function fewestThatShowAll(): string[] {
-  const shown = new Map(
-    DEMO.map((file) => [file, new Set(drawnBy(JSON.parse(readFileSync(join("demo", file), "utf8"))))]),
-  );
+  const shown = new Map(DEMO.map((file) => [file, paintedBy(file)]));
   const left = new Set([...shown.values()].flatMap((kinds) => [...kinds]));
   const taken: string[] = [];
   while (left.size > 0) {

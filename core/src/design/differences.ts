@@ -84,7 +84,7 @@ function listDifferences(
   from: readonly unknown[],
   to: readonly unknown[],
 ): Difference[] {
-  const { pairs, removed, added } = matchEntries(from, to, likeness);
+  const { pairs, removed, added } = matchEntries(from, to, nameOf, (a, b) => within(null, [], a, b).length);
   const stays = pairs.map(([i]) => i);
   const order = [...pairs].sort(([, a], [, b]) => a - b).map(([i]) => i);
   return [
@@ -103,12 +103,6 @@ function listDifferences(
 function placeIn(pairs: MatchedEntries["pairs"], to: readonly unknown[], index: number): Difference["place"] {
   const before = pairs.filter(([, j]) => j < index).sort(([, a], [, b]) => b - a)[0];
   return { alone: before ? before[0] + 1 : 0, follows: to.slice(0, index) };
-}
-
-/** Things of the same kind or name can be the same one; the more so the more they have alike. */
-function likeness(a: unknown, b: unknown): number {
-  if (nameOf(a) !== nameOf(b)) return 0;
-  return isSame(a, b) ? 3 : 2;
 }
 
 function nameOf(value: unknown): string | null {

@@ -1,4 +1,5 @@
 import type { Field, FieldOf, FieldTable, ResolvedOf, StoredOf, StructureField } from "./field";
+import { once } from "../geometry/once";
 import { isGiven } from "./given";
 import type { Resolver } from "./resolver";
 import { rewriteEntries, type RewritableTable, type Rewriting } from "./rewriting";
@@ -14,15 +15,28 @@ export interface RecordField<F extends FieldTable> extends StructureField, Field
 
 /** An object of the given fields, each under its own name. */
 export function record<F extends FieldTable>(fields: F): RecordField<F> {
+  const completed = (stored: unknown) =>
+    wholeOf<StoredOf<F>>(fields, (field, name) => field.complete(entryOf(stored, name)));
+  /** What is left out is one and the same object wherever it is left out. */
+  const standard = once(() => completed(undefined));
+  /** What was stored says by itself what it comes to, where no formula and no colour by name is in it: worked out once. */
+  const resolved = new WeakMap<object, ResolvedOf<F>>();
   return {
     type: "structure",
     fields,
     schema: () => schemaOf(fields),
     isDefault: (stored) =>
       stored === undefined || Object.entries(fields).every(([name, field]) => field.isDefault(entryOf(stored, name))),
-    complete: (stored) => wholeOf<StoredOf<F>>(fields, (field, name) => field.complete(entryOf(stored, name))),
+    complete: (stored) => (stored === undefined ? standard() : completed(stored)),
     brief: (stored) => briefFields(fields, stored),
-    resolve: (stored, resolver, path) => resolveTable<ResolvedOf<F>>(fields, stored, resolver, path),
+    resolve(stored, resolver, path) {
+      const known = isRecord(stored) ? resolved.get(stored) : undefined;
+      if (known) return known;
+      const before = resolver.asked;
+      const values = resolveTable<ResolvedOf<F>>(fields, stored, resolver, path);
+      if (isRecord(stored) && resolver.asked === before) resolved.set(stored, values);
+      return values;
+    },
     rewrite: (stored, by, path) => rewriteFields(fields, stored, by, path),
     words: () => wordsOf(fields),
   };

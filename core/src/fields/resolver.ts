@@ -17,6 +17,8 @@ export class Resolver {
   readonly problems: Problem[] = [];
   /** What would be right at paths where something is wrong between fields. */
   readonly mends = new Map<string, number>();
+  /** Goes up with everything that is asked for which the stored values alone do not say, and with everything reported. */
+  asked = 0;
 
   constructor(
     private readonly scope: Scope,
@@ -27,6 +29,7 @@ export class Resolver {
 
   /** A number or formula computed and held against its limits. */
   number(stored: NumberValue, limits: Limits, path: string): number {
+    if (typeof stored === "string") this.asked += 1;
     const outcome = valueOf(stored, limits, this.scope);
     if ("value" in outcome) return outcome.value;
     this.report(path, outcome.trouble);
@@ -35,6 +38,7 @@ export class Resolver {
 
   /** A formula to be computed for each copy: read, and its named numbers looked up. */
   copyFormula(text: string, names: readonly string[], path: string): CopyFormula | null {
+    this.asked += 1;
     const outcome = readCopyFormula(text, names, this.scope);
     if ("text" in outcome) return outcome;
     this.report(path, outcome.trouble);
@@ -44,7 +48,9 @@ export class Resolver {
   /** A colour as `#RRGGBB` or `#RRGGBBAA`. A palette name that has gone is black, which shows. */
   color(stored: string): string {
     const name = paletteNameOf(stored);
-    return name === null ? stored : (this.palette.get(name) ?? "#000000");
+    if (name === null) return stored;
+    this.asked += 1;
+    return this.palette.get(name) ?? "#000000";
   }
 
   /** A motif that stands inside another, prepared. */
@@ -54,6 +60,7 @@ export class Resolver {
 
   /** Notes what is wrong at a path. */
   report(path: string, message: string): void {
+    this.asked += 1;
     this.problems.push({ path, message });
   }
 

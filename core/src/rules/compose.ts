@@ -9,7 +9,8 @@ import { boxOfCopies } from "./boxOfCopies";
 import { areaOfCopies } from "./copyOutlines";
 import type { Group, Mark, PreparedRule, Transforms } from "./definition";
 import type { LinkReport } from "./linkedNumbers";
-import { farthestCheck, mostCopiesCheck } from "./mostCopies";
+import { extentOf, extentOfProduct, farthestCheck, type Extent } from "./farthest";
+import { mostCopiesCheck } from "./mostCopies";
 import { matrixAt, MATRIX_STRIDE, pickCopies, sourcePlacement, type Placements } from "./placements";
 import { placingTrouble } from "../formula/incomputable";
 import type { Shape } from "./shape";
@@ -66,6 +67,8 @@ interface CompositionParts {
 interface Stage {
   readonly placements: Placements;
   readonly shapes: readonly Shape[];
+  /** What no entry of their matrices is beyond. */
+  readonly extent: Extent;
 }
 
 /**
@@ -82,7 +85,8 @@ export function composeRules(
 ): Composition {
   const symmetry = once(() => symmetryProbe(motif.path, TOLERANCE));
   const notes: string[] = [];
-  let stage: Stage = { placements: sourcePlacement(rules.length === 0 ? whole : IDENTITY), shapes: [motif] };
+  const source = sourcePlacement(rules.length === 0 ? whole : IDENTITY);
+  let stage: Stage = { placements: source, shapes: [motif], extent: extentOf(source.matrices) };
   const applied: AppliedRule[] = [];
   const cameTo = new Map<number, Transforms>();
   const apply = ({ number, prepared }: ActiveRule, index: number) => {
@@ -90,8 +94,9 @@ export function composeRules(
     const group = groupOf(stage, { foot, reach, surroundings, symmetry }, notes);
     if (prepared.adjust) {
       const adjusted = prepared.adjust(stage.placements);
-      farthestCheck(adjusted);
-      stage = { ...stage, placements: { ...adjusted, matrices: movedMatrices(adjusted.matrices, after) } };
+      const extent = extentOf(adjusted.matrices);
+      farthestCheck(adjusted, extent);
+      stage = { ...stage, extent, placements: { ...adjusted, matrices: movedMatrices(adjusted.matrices, after) } };
       return;
     }
     const transforms = given.get(number) ?? prepared.transforms(group);
@@ -99,11 +104,12 @@ export function composeRules(
     mostCopiesCheck((transforms.matrices.length / MATRIX_STRIDE) * stage.placements.count);
     applied.push({ rule: number, prepared, group, first: matrixAt(transforms.matrices, 0) });
     stage = repeat(number, stage, transforms, after);
-    farthestCheck(stage.placements);
+    farthestCheck(stage.placements, stage.extent);
   };
   rules.forEach((rule, index) => placingTrouble(`rules[${rule.number}]`, () => apply(rule, index)));
   return {
-    ...stage,
+    placements: stage.placements,
+    shapes: stage.shapes,
     marks: once(() => placeMarks(applied, whole)),
     links: once(() => new Map(applied.map(({ rule, prepared, group }) => [rule, prepared.links(group)]))),
     transforms: cameTo,
@@ -195,11 +201,17 @@ function multiplyInto(
 }
 
 /** The product of one rule with the group it repeats; `after` is where the part is set once it is whole. */
-function repeat(number: number, { placements: group, shapes }: Stage, own: Transforms, after: Matrix): Stage {
+function repeat(
+  number: number,
+  { placements: group, shapes, extent: inside }: Stage,
+  own: Transforms,
+  after: Matrix,
+): Stage {
   const copies = own.matrices.length / MATRIX_STRIDE;
   const { reshape, rings = null, rows = null, columns = null } = own;
   const inner = reshape?.space === "group" ? { ...group, matrices: sizingMatrices(sizesOf(group)) } : group;
   const matrices = movedMatrices(own.matrices, after);
+  const extent = extentOfProduct(extentOf(matrices), inner === group ? inside : extentOf(inner.matrices));
   const shaped = !reshape
     ? { shapes, shapeOf: repeated(group.shapeOf, copies) }
     : (reshape.space === "motif" ? reshapeMotifs : reshapeCopies)(reshape, copies, group, shapes);
@@ -211,10 +223,10 @@ function repeat(number: number, { placements: group, shapes }: Stage, own: Trans
     spans: [...group.spans, span],
     slots: null,
   };
-  if (!kept && !group.slots) return { placements: product, shapes: shaped.shapes };
+  if (!kept && !group.slots) return { placements: product, shapes: shaped.shapes, extent };
   const slots = kept ?? Uint32Array.from({ length: product.count }, (_, copy) => copy);
   const placements = { ...pickCopies(product, slots), slots: slots.map((copy) => fullSlot(group, copy)) };
-  return { placements, shapes: shaped.shapes };
+  return { placements, shapes: shaped.shapes, extent };
 }
 
 function repeated(shapeOf: Uint32Array | null, copies: number): Uint32Array | null {

@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent, type ReactNode } from "react";
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from "react";
 import type { Point } from "@twin-petal/core";
 import { toScreen, toSheet } from "@/paint/view";
 import { arrowMove } from "@/ui/arrows";
@@ -24,7 +24,12 @@ interface HandleProps {
 
 /** Something on the ornament that can be pulled by hand or by the arrow keys. */
 export function Handle({ label, at, readout, nudge, children, onPull, onStep }: HandleProps) {
-  const { view, size } = usePicture();
+  const { view, size, isCurrent } = usePicture();
+  /** Where keys have sent it since the picture was last up to date: the next one goes on from there. */
+  const sentTo = useRef<Point | null>(null);
+  useEffect(() => {
+    if (isCurrent) sentTo.current = null;
+  }, [isCurrent]);
   const [pulling, setPulling] = useState(false);
   const place = view && size && toScreen(view, size, at);
   const aside = useAside(place, pulling);
@@ -50,7 +55,11 @@ export function Handle({ label, at, readout, nudge, children, onPull, onStep }: 
     event.stopPropagation();
     const steps = Math.round((move.x - move.y) / nudge) || Math.sign(move.x - move.y);
     if (onStep) onStep(steps, `keys-${label}`);
-    else onPull({ x: at.x + move.x, y: at.y + move.y }, `keys-${label}`);
+    else {
+      const from = sentTo.current ?? at;
+      sentTo.current = { x: from.x + move.x, y: from.y + move.y };
+      onPull(sentTo.current, `keys-${label}`);
+    }
   };
   return (
     <g

@@ -27,9 +27,11 @@ export function VectorHandles({ part, placed: { rule, toSheet }, mark }: VectorH
       onPull={(to, gesture) => {
         const { x, y } = apply(back, to);
         const next = { x: rounded(x), y: rounded(y) };
-        const vectors = name === "a" ? { a: next, b: mark.b } : { a: mark.a, b: next };
+        // The other side stays as the design has it: the picture may be behind.
+        const isStored = Boolean(part.rules[rule]?.vectors);
+        const changes = isStored ? { [`vectors.${name}`]: next } : { vectors: { a: mark.a, b: mark.b, [name]: next } };
         const label = `${which.toLowerCase()} side → ${words(next.x)}, ${words(next.y)}`;
-        edit(setFields(part.id, { rule }, { vectors }, label, `${part.id}/${rule}/vectors/${gesture}`));
+        edit(setFields(part.id, { rule }, changes, label, `${part.id}/${rule}/vectors/${gesture}`));
       }}
     >
       <DropMark turn={directionOf(origin, apply(toSheet, at))} />

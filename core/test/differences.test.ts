@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { differencesBetween, readDesign, toFile, withDifference, type Design } from "../src";
 import { DEMO } from "./demoDesigns";
+import { members } from "./randomMembers";
 import { designWith } from "./testDesign";
 
 const all = (from: Design, to: Design) => differencesBetween(from, to).reduce(withDifference, from);
@@ -103,7 +104,7 @@ describe("differences between designs", () => {
         expect(readDesign(toFile(next)).problems).toEqual([]);
         expect(differencesBetween(next, to).length).toBeLessThan(found.length);
       }),
-      { numRuns: 400 },
+      { numRuns: members(400) },
     );
   });
 

@@ -10,6 +10,7 @@ import { flattenPath } from "../src/geometry/flatten";
 import { circleSegments } from "../src/geometry/arc";
 import { areaOfPath, polygonOf, subpathOf, type Path } from "../src/geometry/path";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 import { outlinesOf, partOf } from "./scenes";
 import { partDesign } from "./testDesign";
 
@@ -230,7 +231,7 @@ describe("random weaves", () => {
         fc.pre(isBand(own));
         expect(tooNear(bandsOf(own), own.gap)).toBeLessThan(0.005);
       }),
-      { numRuns: 4 },
+      { numRuns: members(4) },
     );
   });
 
@@ -249,7 +250,7 @@ describe("random weaves", () => {
           3,
         );
       }),
-      { numRuns: 4 },
+      { numRuns: members(4) },
     );
   });
 });

@@ -70,6 +70,15 @@ export function stripAlong(
   ];
 }
 
+/** What fills the outer side of the corner where a closed line begins and ends; nothing where it goes on smoothly there. */
+export function cornerAtStart({ measured, runs }: StripLine, width: number, join: LineJoin): Path {
+  const [first, last] = [runs[0], runs.at(-1)];
+  if (!first || !last) return [];
+  const arriving = placeNear(measured, last.to, last.stops.at(-2) ?? last.from);
+  const leaving = placeNear(measured, first.from, first.stops[1] ?? first.to);
+  return cornerOf(arriving, leaving, width / 2, join);
+}
+
 /** The place at a length, its direction that on the side of the other one: at a corner there are two. */
 function placeNear(measured: MeasuredPath, at: number, other: number): PlaceOnPath {
   const { tangent, curvature } = measured.at(at + Math.sign(other - at) * Math.min(1e-6, Math.abs(other - at) / 2));

@@ -26,6 +26,8 @@ const ONE_PLACE = 0.05;
 const LEAST_AREA = 1e-4;
 /** A stretch is taken this much longer at both ends than it was found, millimetres. */
 const SPARE = 0.05;
+/** Two bands of which one ends on the other have a joint no longer than so many times their half widths together. */
+const JOINT = 2;
 /** Two places of a strand nearer along it than so many of its widths are neighbours rather than meet. */
 const OWN_WIDTHS = 1.6;
 
@@ -48,7 +50,8 @@ export function meetingsOf(strands: readonly Strand[], ends: BandEnds, gap: numb
     const stretches = stretchesOf(sides, crossings, strands);
     const once = withoutDoubled(crossings);
     const middle =
-      once[Math.floor(once.length / 2)] ?? (endsOn(sides, strands) ? null : meetingUncrossed(stretches, strands, ends));
+      once[Math.floor(once.length / 2)] ??
+      (endsOn(sides, strands, gap) ? null : meetingUncrossed(stretches, strands, ends));
     return middle
       ? [
           {
@@ -124,10 +127,20 @@ function stretchOf(chords: readonly Chord[], strands: readonly Strand[]): Stretc
   return { strand, from: from - SPARE, to: to + SPARE };
 }
 
-/** Whether one of two strands only ends on the other's band: they are joined there, and neither passes. */
-function endsOn([first, second]: readonly [readonly Chord[], readonly Chord[]], strands: readonly Strand[]): boolean {
+/**
+ * Whether one of two strands only ends on the other's band: they are joined there, and neither passes. One that goes on over the
+ * other for longer than a joint lies on it.
+ */
+function endsOn(
+  [first, second]: readonly [readonly Chord[], readonly Chord[]],
+  strands: readonly Strand[],
+  gap: number,
+): boolean {
   const isEndOn = (own: readonly Chord[], others: readonly Chord[]) => {
     const { run, length } = at(strands, own[0]?.strand ?? 0);
+    const reach = widest(own) + widest(others);
+    const [from, to] = [Math.min(...own.map(({ start }) => start)), Math.max(...own.map(({ end }) => end))];
+    if (to - from > JOINT * reach + gap) return false;
     const tips = own.flatMap(({ from, to, start, end }) => [
       ...(start < ONE_PLACE ? [from] : []),
       ...(end > length - ONE_PLACE ? [to] : []),
@@ -139,6 +152,8 @@ function endsOn([first, second]: readonly [readonly Chord[], readonly Chord[]], 
   };
   return isEndOn(first, second) || isEndOn(second, first);
 }
+
+const widest = (chords: readonly Chord[]) => chords.reduce((most, { reach }) => Math.max(most, reach), 0);
 
 /** Where bands lie over each other though their middle lines do not cross; null where they do not. */
 function meetingUncrossed(

@@ -1,5 +1,5 @@
 import type { Path } from "../../geometry/path";
-import { stripAlong } from "../../geometry/strip/strip";
+import { cornerAtStart, stripAlong } from "../../geometry/strip/strip";
 import type { LineShape } from "../../geometry/strip/lineShape";
 import type { Strand } from "./strands";
 
@@ -30,6 +30,7 @@ export function bandOf({ line, length, run, widthAt }: Strand, ends: BandEnds, s
       ...lay(Math.max(0, from), Math.min(length, to), "butt"),
       ...(from < 0 ? lay(length + from, length, "butt") : []),
       ...(to > length ? lay(0, to - length, "butt") : []),
+      ...(from < 0 || to > length ? cornerAtStart(line, width(0), ends.join) : []),
     ];
   }
   return [

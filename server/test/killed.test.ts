@@ -20,6 +20,7 @@ test("of takes, pieces and saves that were answered none is lost although the pr
   const folder = newDataFolder();
   const takes = new Map<number, string>();
   const pieces = new Set<string>();
+  let saved = 0;
   for (let round = 0; round < 2; round++) {
     const doomed = await startServer(folder);
     const { send } = callsTo(doomed);
@@ -29,6 +30,7 @@ test("of takes, pieces and saves that were answered none is lost although the pr
       untilItFails(async (step) => {
         const save = await send("PUT", "/api/designs/plaster-fan", named(`${round} ${step}`), { "If-Match": "*" });
         const { revision } = await answer(save);
+        saved = revision;
         const name = `Take ${round}.${step}`;
         const kept = await send("POST", "/api/designs/plaster-fan/takes", { name }, { "If-Match": `"${revision}"` });
         if (kept.status === 201) takes.set(revision, name);
@@ -53,6 +55,8 @@ test("of takes, pieces and saves that were answered none is lost although the pr
   );
   const there = new Map(kept.takes.map(({ revision, name }) => [revision, name]));
   for (const [revision, name] of takes) expect([revision, there.get(revision)]).toEqual([revision, name]);
+  const present = await call("/api/designs/plaster-fan");
+  expect(Number(present.headers.get("ETag")?.replaceAll('"', ""))).toBeGreaterThanOrEqual(saved);
   const shelf: { pieces: { id: string }[] } = JSON.parse(await (await call("/api/shelf")).text());
   const onShelf = new Set(shelf.pieces.map(({ id }) => id));
   for (const id of pieces) expect(onShelf.has(id)).toBe(true);

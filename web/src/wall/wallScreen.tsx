@@ -12,6 +12,9 @@ import { DesignGrid } from "./designGrid";
 import { importFiles, importZip, isZip, type ImportOutcome } from "./importFiles";
 import { useDesigns, useWallActions } from "./useWall";
 
+/** A window that was closed as the wall was opened may be held to be open for so long, milliseconds. */
+const CLOSING = 3_000;
+
 /** All designs as pictures. */
 export function WallScreen() {
   const [search, setSearch] = useState("");
@@ -32,7 +35,10 @@ export function WallScreen() {
 
   const { refresh } = actions;
   useEffect(() => {
-    void sendLeftBehind().then(refresh);
+    const send = () => void sendLeftBehind().then(refresh);
+    send();
+    const timer = window.setTimeout(send, CLOSING);
+    return () => window.clearTimeout(timer);
   }, [refresh]);
 
   const take = async (files: readonly File[]) => {

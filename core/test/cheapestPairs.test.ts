@@ -15,14 +15,12 @@ function leastByTrying(costs: readonly (readonly number[])[], free: readonly num
 }
 
 test("pairs are as many as can be, each row and column once, and none are cheaper", () => {
-  const table = fc
-    .tuple(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 0, max: 2 }))
-    .chain(([rows, more]) =>
-      fc.array(fc.array(fc.nat(9), { minLength: rows + more, maxLength: rows + more }), {
-        minLength: rows,
-        maxLength: rows,
-      }),
-    );
+  const table = fc.tuple(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 0, max: 2 })).chain(([rows, more]) =>
+    fc.array(fc.array(fc.nat(9), { minLength: rows + more, maxLength: rows + more }), {
+      minLength: rows,
+      maxLength: rows,
+    }),
+  );
   fc.assert(
     fc.property(table, fc.boolean(), (wide, isTurned) => {
       const columns = [...(wide[0] ?? []).keys()];

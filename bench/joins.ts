@@ -57,6 +57,7 @@ async function benchJoins(): Promise<Row[]> {
       "even-odd of 400 discs",
       () => combine([discs.flat()], "union", "evenodd"),
       bare([discs.flat()], "union", "evenodd"),
+      FEW,
     ),
     row("faces of 60 overlapping discs, beside their union", () => arrange(sixty), bare(sixty, "union", "nonzero")),
     row("offset of an outline of 2,000 nodes", () => offsetPath(outline, 2, "round"), bareOffset(outline, 2)),

@@ -6,6 +6,8 @@ import { distance, type Point } from "./point";
 
 /** Curves are met by chords true to this, millimetres; where they cross is then found exactly. */
 const FINE = 0.05;
+/** How much farther along than beside a chord its curve may be crossed. */
+const PAST = 4;
 /** Crossings nearer than this are one, millimetres. */
 const ONE_PLACE = 1e-3;
 
@@ -73,8 +75,13 @@ function sharesWhereCrossed(a: Chord, b: Chord): readonly [number, number] | nul
   if (Math.abs(determinant) < 1e-12) return null;
   const [dx, dy] = [b.from.x - a.from.x, b.from.y - a.from.y];
   const [t, u] = [(dx * by - dy * bx) / determinant, (dx * ay - dy * ax) / determinant];
-  const slack = 0.02;
-  return Math.min(t, u) < -slack || Math.max(t, u) > 1 + slack ? null : [t, u];
+  return isOn(t, Math.hypot(ax, ay)) && isOn(u, Math.hypot(bx, by)) ? [t, u] : null;
+}
+
+/** Whether a share of a chord may be one of its curve: the curves beside which two chords run may cross a little past their ends. */
+function isOn(share: number, length: number): boolean {
+  const slack = 0.02 + (PAST * FINE) / length;
+  return share >= -slack && share <= 1 + slack;
 }
 
 function chordsOf(cubic: Cubic, curve: number): Chord[] {

@@ -39,7 +39,7 @@ await bundle({
   sourcemap: true,
   logLevel: "warning",
 });
-/** New members are told by their seed, so that what they find can be run again: `MEMBERS=123 npm run unit -- offset`. */
+// New members are told by their seed, so that what they find can be run again: `MEMBERS=123 npm run unit -- offset`.
 if (process.env.MEMBERS === "new") {
   process.env.MEMBERS = String(Date.now() % 1_000_000);
   console.log(`Members of seed ${process.env.MEMBERS}`);
@@ -49,4 +49,6 @@ const jest = spawn(process.execPath, ["node_modules/jest/bin/jest.js", ...proces
   stdio: "inherit",
   env: { ...process.env, NODE_OPTIONS: "--enable-source-maps --no-warnings" },
 });
+// Whoever ends this ends the tests with it.
+process.once("SIGTERM", () => jest.kill());
 jest.on("exit", (code) => (process.exitCode = code ?? 1));

@@ -1,7 +1,7 @@
 import { execFileSync } from "node:child_process";
 import { readFileSync, writeFileSync } from "node:fs";
 import { cpus } from "node:os";
-import { format } from "prettier";
+import { format } from "oxfmt";
 import type { Group } from "./group";
 import { GROUPS } from "./groups";
 import { ratioOf, type Row } from "./row";
@@ -55,7 +55,8 @@ export async function keep(measurements: Measurements): Promise<void> {
     return measured ? sectionOf(group, measured) : [];
   });
   const page = [INTRODUCTION, ...sections].join("\n\n");
-  writeFileSync(PAGE_FILE, await format(page, { parser: "markdown", printWidth: 120 }));
+  const { code } = await format(PAGE_FILE, page, { printWidth: 120 });
+  writeFileSync(PAGE_FILE, code);
 }
 
 const INTRODUCTION = `# What was measured

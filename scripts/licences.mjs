@@ -4,7 +4,7 @@
  */
 import { readFileSync, writeFileSync } from "node:fs";
 import { fileURLToPath, pathToFileURL } from "node:url";
-import { format } from "prettier";
+import { format } from "oxfmt";
 
 const root = new URL("..", import.meta.url);
 const file = fileURLToPath(new URL("docs/licences.md", root));
@@ -42,7 +42,7 @@ function licenceOf(path) {
 }
 
 /** The page that lists them. */
-export function licencePage() {
+export async function licencePage() {
   const own = licences();
   const isFont = ({ name }) => name.startsWith("@fontsource/");
   const table = (rows) => [
@@ -64,7 +64,8 @@ export function licencePage() {
     ...table(own.filter((one) => !isFont(one))),
     "",
   ].join("\n");
-  return format(text, { parser: "markdown", printWidth: 120 });
+  const { code } = await format("licences.md", text, { printWidth: 120 });
+  return code;
 }
 
 if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {

@@ -50,12 +50,11 @@ function report(name) {
 await Promise.all([
   (async () => {
     await run("types", ["scripts/types.mjs"]);
-    await run("lint", ["node_modules/oxlint/bin/oxlint"]);
-    await run("imports", ["node_modules/eslint/bin/eslint.js", "."]);
+    await run("lint", ["node_modules/oxlint/bin/oxlint", "--config", "oxlint.config.mjs"]);
   })(),
   (async () => {
     await run("build", ["scripts/build.mjs", "all"]);
-    await run("format", ["node_modules/prettier/bin/prettier.cjs", "--check", "--log-level", "warn", "."]);
+    await run("format", ["node_modules/oxfmt/bin/oxfmt", "--check"]);
   })(),
 ]);
 await run("unit tests", ["scripts/unit.mjs", "--json", `--outputFile=${join(reports, "jest.json")}`], { alone: true });

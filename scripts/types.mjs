@@ -14,7 +14,7 @@ const PROJECTS = [
 ];
 
 const check = (project) =>
-  spawnSync(process.execPath, ["node_modules/typescript-native/bin/tsc", "-p", project], {
+  spawnSync(process.execPath, ["node_modules/typescript/bin/tsc", "-p", project], {
     cwd: root,
     stdio: "inherit",
   });

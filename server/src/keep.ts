@@ -85,12 +85,14 @@ async function bringBack(store: DesignStore, path: string): Promise<void> {
 }
 
 main(process.argv.slice(2)).catch((error: unknown) => {
-  if (!(
-    error instanceof Failure ||
-    error instanceof HttpProblem ||
-    error instanceof SettingError ||
-    (error instanceof Error && "code" in error)
-  ))
+  if (
+    !(
+      error instanceof Failure ||
+      error instanceof HttpProblem ||
+      error instanceof SettingError ||
+      (error instanceof Error && "code" in error)
+    )
+  )
     throw error;
   process.stderr.write(`${error.message}\n`);
   process.exitCode = 1;

@@ -2,7 +2,12 @@ import type { NumberValue } from "../formula/numbers";
 
 /** Plain data as a design file holds it in one field. */
 export type FieldValue =
-  string | number | boolean | null | readonly FieldValue[] | { readonly [key: string]: FieldValue | undefined };
+  | string
+  | number
+  | boolean
+  | null
+  | readonly FieldValue[]
+  | { readonly [key: string]: FieldValue | undefined };
 
 /** Two numbers that belong together. */
 export type PairValue = { readonly x: NumberValue; readonly y: NumberValue };

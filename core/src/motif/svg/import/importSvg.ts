@@ -14,7 +14,8 @@ import { readXml, type XmlElement } from "./xmlTree";
 
 /** An imported picture, and what of the file was not taken over; or why the file was refused. */
 export type ImportResult =
-  { readonly source: SvgSourceValue; readonly leftOut: readonly Omission[] } | { readonly refusal: string };
+  | { readonly source: SvgSourceValue; readonly leftOut: readonly Omission[] }
+  | { readonly refusal: string };
 
 const MILLIMETRES_A_PIXEL = 25.4 / 96;
 /** How large and how far away anything may be, millimetres. */

@@ -63,7 +63,9 @@ function shareOf(text: string | undefined): number {
 
 /** A paint: a colour as `#RRGGBB(AA)`, nothing, or the id of something else it refers to. */
 export type ImportedPaint =
-  { readonly color: string } | { readonly reference: string; readonly fallback: string | null } | null;
+  | { readonly color: string }
+  | { readonly reference: string; readonly fallback: string | null }
+  | null;
 
 /** A fill or a stroke as a colour; null for none. */
 export function paintOf({ properties }: Style, property: "fill" | "stroke"): ImportedPaint {

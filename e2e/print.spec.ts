@@ -3,9 +3,24 @@ import { openWorkshop } from "./desk";
 import { Maker } from "./making";
 import { expect, test } from "./server";
 
+/** A rosette on a sheet as large as four pages. */
+const POSTER = {
+  format: "twin-petal/1",
+  name: "Lane notice",
+  sheet: { width: 297, height: 420 },
+  parts: [
+    {
+      id: "petals",
+      motif: { kind: "petal", length: 150, width: 50 },
+      rules: [{ kind: "turn", count: 12 }],
+      finish: { fill: "#17566B", line: { width: 1, paint: "#C8442B" } },
+    },
+  ],
+};
+
 test("a poster over four pages: paper changed and back, taken away, printed page by page", async ({ page }, info) => {
   const desk = new Maker(page);
-  await desk.open("swim-night-notice");
+  await desk.lay(JSON.stringify(POSTER));
   await openWorkshop(page, "Print");
   const pages = page.locator("#print-view image");
   await expect(pages).toHaveCount(4, { timeout: 30_000 });

@@ -1,3 +1,5 @@
+import { once } from "node:events";
+import { request, type IncomingMessage } from "node:http";
 import { expect, test } from "@jest/globals";
 import { callsTo } from "./calls";
 import { newDataFolder, startServer } from "./running";
@@ -6,10 +8,26 @@ import { DESIGN } from "./served";
 const gone = (child: { once: (event: "exit", heard: () => void) => unknown }) =>
   new Promise<void>((resolve) => child.once("exit", resolve));
 
+/** Posts a design; comes back once the server says that it has begun to read it, with the answer to come. */
+async function begun(address: string, path: string, design: object): Promise<{ answered: Promise<IncomingMessage> }> {
+  const posting = request(`${address}${path}`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json", Expect: "100-continue" },
+  });
+  const answered = new Promise<IncomingMessage>((resolve, reject) => {
+    posting.once("response", resolve);
+    posting.once("error", reject);
+  });
+  posting.flushHeaders();
+  await once(posting, "continue");
+  posting.end(JSON.stringify(design));
+  return { answered: answered.then((answer) => answer.resume()) };
+}
+
 test("what is under way when the server is stopped is answered, and kept; after that nothing is taken", async () => {
   const folder = newDataFolder();
   const server = await startServer(folder);
-  const { call: callFirst, send } = callsTo(server);
+  const { call: callFirst } = callsTo(server);
   const heavy = {
     ...DESIGN,
     name: "Under way",
@@ -22,17 +40,16 @@ test("what is under way when the server is stopped is answered, and kept; after 
       },
     ],
   };
-  const underWay = [send("POST", "/api/designs", heavy), send("POST", "/api/make?as=svg", heavy)];
-  // Both have come in.
-  await new Promise((resolve) => setTimeout(resolve, 150));
+  const underWay = [];
+  for (const path of ["/api/designs", "/api/make?as=svg"]) underWay.push(await begun(server.address, path, heavy));
   const ended = gone(server.process);
   server.process.kill("SIGTERM");
-  const [created, made] = await Promise.all(underWay);
-  expect([created?.status, made?.status]).toEqual([201, 200]);
+  const [created, made] = await Promise.all(underWay.map(({ answered }) => answered));
+  expect([created?.statusCode, made?.statusCode]).toEqual([201, 200]);
   await ended;
   await expect(callFirst("/api/health")).rejects.toThrow();
   const again = await startServer(folder);
   const { call } = callsTo(again);
-  expect((await call(created?.headers.get("Location") ?? "")).status).toBe(200);
+  expect((await call(created?.headers.location ?? "")).status).toBe(200);
   await again.kill();
 }, 60_000);

@@ -55,7 +55,7 @@ describe("what a cutter does", () => {
 
   test("6 × 6 touching squares: each line is cut once", () => {
     const rules = [{ kind: "grid", columns: 6, rows: 6, pitch: 10 }];
-    const { length, doubled } = planOf([square(10, { rules })]);
+    const { length, doubled } = planOf([square(10, { rules })], { kerf: 0 });
     expect(length).toBeCloseTo(2 * 7 * 6 * 10, 6);
     expect(doubled).toBeCloseTo(36 * 40 - 2 * 7 * 6 * 10, 6);
   });

@@ -1,10 +1,13 @@
 import { NOT_CUT, RESOLVED_CUT_DEFAULT, type CutWay, type ResolvedCut } from "../design/cutFields";
-import { withoutDoubled } from "../geometry/arrangement/lines";
-import type { Path, Subpath } from "../geometry/path";
+import { sharingOutlines, withDoubledAsOne, withoutDoubled } from "../geometry/arrangement/lines";
+import { combine } from "../geometry/boolean/boolean";
+import { pointAt } from "../geometry/cubic";
+import { segmentsOf, type Path, type Subpath } from "../geometry/path";
 import { measurePath } from "../geometry/pathLength";
 import { copyOutlines } from "../rules/copyOutlines";
 import { madeParts } from "../scene/made";
 import type { PartScene, Scene } from "../scene/scene";
+import { placesOnRuns } from "./bridges";
 
 /** A line a blade, a beam or a pen follows, on the sheet. */
 export interface CutOutline {
@@ -14,8 +17,11 @@ export interface CutOutline {
   readonly cut: ResolvedCut;
   /** Where it runs, millimetres. */
   readonly run: Subpath;
-  /** Whether it bounds a piece by itself: it is closed, and no stretch of it bounds another. */
-  readonly bounds: boolean;
+  /**
+   * What it is to the sheet: the edge of what is kept, which closes; a line between two pieces that are both kept; or a line
+   * that was drawn as one.
+   */
+  readonly role: "edge" | "between" | "line";
 }
 
 /** The outlines of all parts of a scene that are cut, those that lie on each other once. */
@@ -31,21 +37,90 @@ export function cutOf({ cut }: PartScene): ResolvedCut | null {
   return cut === NOT_CUT ? null : (cut ?? RESOLVED_CUT_DEFAULT);
 }
 
-/** What is followed in one way: the outlines of the parts that are made so. Areas that are engraved have none. */
-export function outlinesToCut(scene: Scene, as: Exclude<CutWay, "engrave">): CutOutlines {
-  const owned = madeParts(scene).flatMap((part) => {
+/** An outline before it is known what lies on it. */
+interface Owned {
+  readonly part: string;
+  readonly cut: ResolvedCut;
+  readonly path: Path;
+}
+
+/** What is followed in one way that takes nothing off: the outlines of the parts that are made so, in the order of the parts. */
+export function outlinesToFollow(scene: Scene, as: "score" | "draw"): CutOutlines {
+  const owned = ownedOutlines(scene, as);
+  const once = withoutDoubled(owned.map(({ path }) => path));
+  const outlines = owned.flatMap((one, index) => (once[index] ?? []).map((run) => outlineOf(one, run, "line")));
+  return { outlines, doubled: savedBy(owned, outlines) };
+}
+
+/**
+ * What is cut through. Outlines that have stretches in common keep what any of them covers: its edges are edges, and what
+ * lies within it are lines between pieces that are kept. The geometry engine must have been loaded.
+ */
+export function outlinesToCut(scene: Scene): CutOutlines {
+  const owned = ownedOutlines(scene, "cut");
+  const groups = sharingOutlines(owned.map(({ path }) => path));
+  const groupOf = new Map(groups.flatMap((group) => group.map((number) => [number, group] as const)));
+  const outlines = owned.flatMap((one, number) => {
+    const group = groupOf.get(number);
+    if (!group) return one.path.map((run) => outlineOf(one, run, run.closed ? "edge" : "line"));
+    // All of a group stand where its first one does.
+    return group[0] === number ? keptTogether(group.flatMap((member) => owned[member] ?? [])) : [];
+  });
+  return { outlines, doubled: savedBy(owned, outlines) };
+}
+
+function ownedOutlines(scene: Scene, as: CutWay): Owned[] {
+  return madeParts(scene).flatMap((part) => {
     const cut = cutOf(part);
     return cut?.as === as ? outlinesOf(part).map((path) => ({ part: part.id, cut, path })) : [];
   });
-  const paths = owned.map(({ path }) => path);
-  const once = withoutDoubled(paths);
-  // A line that is there for another, too, is no edge of its own: what comes first is told from behind.
-  const back = withoutDoubled([...paths].reverse()).reverse();
-  const outlines = owned.flatMap(({ part, cut, path }, index) => {
-    const isAlone = once[index] === path && back[index] === path;
-    return (once[index] ?? []).map((run) => ({ part, cut, run, bounds: isAlone && run.closed }));
-  });
-  return { outlines, doubled: lengthOf(paths.flat()) - lengthOf(once.flat()) };
+}
+
+/** Outlines with stretches in common: the edges of what they cover, and the lines left within. */
+function keptTogether(group: readonly Owned[]): CutOutline[] {
+  const settled = withDoubledAsOne(group.map(({ path }) => path));
+  const areas = settled.map((path) => path.filter(({ closed }) => closed));
+  const edges = combine(areas, "union");
+  const lines = settled.map((path) => path.filter(({ closed }) => !closed));
+  // What the edges have drawn is no line any more.
+  const [, ...left] = withoutDoubled([edges, ...areas, ...lines]);
+  const [between, drawn] = [left.slice(0, group.length), left.slice(group.length)];
+  const ownerOf = ownersOf(group);
+  return [
+    ...edges.flatMap((run) => {
+      const owner = ownerOf(run);
+      return owner ? [outlineOf(owner, run, "edge")] : [];
+    }),
+    ...group.flatMap((one, at) => [
+      ...(between[at] ?? []).map((run) => outlineOf(one, run, "between")),
+      ...(drawn[at] ?? []).map((run) => outlineOf(one, run, "line")),
+    ]),
+  ];
+}
+
+/** Whose an edge is: of the outline that lies nearest to the middle of its first curve. */
+function ownersOf(group: readonly Owned[]): (edge: Subpath) => Owned | undefined {
+  if (new Set(group.map(({ part }) => part)).size === 1) return () => group[0];
+  const runs = group.flatMap((one) => one.path.map((run) => ({ one, run })));
+  return (edge) => {
+    const [first] = segmentsOf(edge);
+    if (!first) return undefined;
+    const [nearest] = placesOnRuns(
+      runs.map(({ run }) => run),
+      [pointAt(first, 0.5)],
+      Infinity,
+    ).keys();
+    return nearest === undefined ? undefined : runs[nearest]?.one;
+  };
+}
+
+function outlineOf({ part, cut }: Owned, run: Subpath, role: CutOutline["role"]): CutOutline {
+  return { part, cut, run, role };
+}
+
+/** The length that need not be gone over, millimetres. */
+function savedBy(owned: readonly Owned[], outlines: readonly CutOutline[]): number {
+  return lengthOf(owned.flatMap(({ path }) => path)) - lengthOf(outlines.map(({ run }) => run));
 }
 
 /** The outlines of a part's copies, or of what they are joined into; faces without the lines over them. */

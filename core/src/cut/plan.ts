@@ -8,7 +8,7 @@ import type { Scene } from "../scene/scene";
 import { bridgesOn, placesOnRuns, type Stretch } from "./bridges";
 import { hatchOf } from "./hatch";
 import { nestingOf } from "../geometry/nesting";
-import { cutOf, lengthOf, outlinesOf, outlinesToCut, type CutOutline } from "./outlines";
+import { cutOf, lengthOf, outlinesOf, outlinesToCut, outlinesToFollow, type CutOutline } from "./outlines";
 import type { Errand } from "../errands/errand";
 import { shortestWay, type Listener } from "../errands/shortestWay";
 import { aroundRun, entryOf, kerfed, type CutSettings, type CutStroke } from "./strokes";
@@ -41,6 +41,8 @@ export interface CutPlan {
   readonly open: readonly Point[];
   /** What lay on each other and is cut once. */
   readonly doubled: number;
+  /** What is cut between two pieces that are both kept, down its middle. */
+  readonly between: number;
   /** Holes and pieces that the kerf leaves nothing of, by a place on each. */
   readonly vanished: readonly Point[];
   /** The way with the head down. */
@@ -61,15 +63,18 @@ const IN_ORDER: readonly CutWay[] = ["engrave", "score", "draw", "cut"];
  */
 export function planCut(scene: Scene, listen: Listener = () => true): CutPlan {
   const settings = scene.making.cut;
-  const through = outlinesToCut(scene, "cut");
-  const lines = [outlinesToCut(scene, "score"), outlinesToCut(scene, "draw")];
+  const through = outlinesToCut(scene);
+  const lines = [outlinesToFollow(scene, "score"), outlinesToFollow(scene, "draw")];
   const loops = loopsOf(through.outlines, settings.kerf);
+  const depthOf = depthsOf(through.outlines);
   const start = { x: -settings.frame.width / 2, y: settings.frame.height / 2 };
   const tasks = [
     ...hatchTasks(scene),
     ...lines.flatMap(({ outlines }) => outlines.map(lineTask)),
-    ...loopTasks(loops),
-    ...through.outlines.filter(({ bounds }) => !bounds).map(lineTask),
+    ...loopTasks(loops, depthOf),
+    ...through.outlines
+      .filter(({ role }) => role !== "edge")
+      .map((outline) => ({ ...lineTask(outline), depth: depthOf(outline.run) })),
   ];
   const strokes = inOrder(tasks, start, settings, listen);
   const length = strokes.reduce((sum, { runs }) => sum + lengthOf(runs), 0);
@@ -78,7 +83,8 @@ export function planCut(scene: Scene, listen: Listener = () => true): CutPlan {
     settings,
     strokes,
     loops: loops.map(({ loop }) => loop),
-    open: through.outlines.filter(({ run, bounds }) => !run.closed && !bounds).flatMap(({ run }) => startsOf([run])),
+    open: through.outlines.filter(({ role }) => role === "line").flatMap(({ run }) => startsOf([run])),
+    between: lengthOf(through.outlines.filter(({ role }) => role === "between").map(({ run }) => run)),
     doubled: [through, ...lines].reduce((sum, { doubled }) => sum + doubled, 0),
     vanished: loops.filter(({ loop }) => loop.kerfed.length === 0).flatMap(({ loop }) => startsOf([loop.run])),
     length,
@@ -93,14 +99,24 @@ interface Task {
   readonly part: string;
   readonly run: Subpath;
   readonly level: number | null;
+  /** How many closed lines lie around it: it is done before what lies around it. Lines that do not close are done first. */
+  readonly depth: number;
   readonly bridges: readonly Stretch[];
+}
+
+/** How many closed lines that are cut through lie around each of them; without end for lines that do not close. */
+function depthsOf(outlines: readonly CutOutline[]): (run: Subpath) => number {
+  const closed = outlines.flatMap(({ run }) => (run.closed ? [run] : []));
+  const { levels } = nestingOf(closed);
+  const depths = new Map(closed.map((run, index) => [run, levels[index] ?? 0]));
+  return (run) => depths.get(run) ?? Infinity;
 }
 
 function loopsOf(
   outlines: readonly CutOutline[],
   kerf: number,
 ): { readonly loop: CutLoop; readonly cut: CutOutline["cut"] }[] {
-  const own = outlines.filter(({ bounds }) => bounds);
+  const own = outlines.filter(({ role }) => role === "edge");
   const { levels, around } = nestingOf(own.map(({ run }) => run));
   const byHand = placesByHand(own);
   return own.map(({ part, run, cut }, index) => {
@@ -133,7 +149,10 @@ function placesByHand(outlines: readonly CutOutline[]): Map<number, readonly Poi
   return found;
 }
 
-function loopTasks(loops: readonly { readonly loop: CutLoop; readonly cut: CutOutline["cut"] }[]): Task[] {
+function loopTasks(
+  loops: readonly { readonly loop: CutLoop; readonly cut: CutOutline["cut"] }[],
+  depthOf: (run: Subpath) => number,
+): Task[] {
   const runs = loops.flatMap(({ loop, cut }) => loop.kerfed.map((run) => ({ run, loop, cut })));
   return [...new Set(runs.map(({ loop }) => loop.part))].flatMap((part) => {
     const own = runs.filter(({ loop }) => loop.part === part);
@@ -148,6 +167,7 @@ function loopTasks(loops: readonly { readonly loop: CutLoop; readonly cut: CutOu
         part,
         run,
         level: loop.level,
+        depth: depthOf(loop.run),
         bridges: bridgesOn(run, count, width, byHand.get(index) ?? []),
       };
     });
@@ -156,7 +176,7 @@ function loopTasks(loops: readonly { readonly loop: CutLoop; readonly cut: CutOu
 
 /** A line that bounds nothing by itself. */
 function lineTask({ part, run, cut }: CutOutline): Task {
-  return { as: cut.as, part, run, level: null, bridges: [] };
+  return { as: cut.as, part, run, level: null, depth: Infinity, bridges: [] };
 }
 
 function hatchTasks(scene: Scene): Task[] {
@@ -170,6 +190,7 @@ function hatchTasks(scene: Scene): Task[] {
       part: part.id,
       run,
       level: null,
+      depth: Infinity,
       bridges: [],
     }));
   });
@@ -200,12 +221,13 @@ function inOrder(tasks: readonly Task[], start: Point, settings: CutSettings, li
   return strokes;
 }
 
-/** By way; what is cut through by level, the innermost first, lines that bound nothing before all that do. */
+/** By way; what is cut through by depth, the innermost first. */
 function groupsOf(tasks: readonly Task[]): Task[][] {
   return IN_ORDER.flatMap((as) => {
     const own = tasks.filter((task) => task.as === as);
-    const levels = [...new Set(own.map(({ level }) => level ?? Infinity))].sort((a, b) => b - a);
-    return levels.map((level) => own.filter((task) => (task.level ?? Infinity) === level));
+    // Without end less without end is no number.
+    const depths = [...new Set(own.map(({ depth }) => depth))].sort((a, b) => (a === b ? 0 : b - a));
+    return depths.map((depth) => own.filter((task) => task.depth === depth));
   });
 }
 

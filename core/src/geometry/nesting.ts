@@ -1,5 +1,6 @@
 import Flatbush from "flatbush";
 import { boxOfPath, type Subpath } from "./path";
+import { distanceToChord } from "./chordDistance";
 import { flattenPath } from "./flatten";
 import type { Point } from "./point";
 import { windingOf, type Chord } from "./winding";
@@ -26,11 +27,11 @@ export function nestingOf(runs: readonly Subpath[]): Nesting {
   index.finish();
   const holders = runs.map((_, inner) => {
     const box = boxes[inner];
-    const samples = samplesOf(points[inner] ?? []);
+    const samples = samplesOf(chords[inner] ?? []);
     if (!box) return [];
     return index
       .search(box.left, box.top, box.right, box.bottom, (outer) => outer !== inner && holds(boxes[outer], box))
-      .filter((outer) => samples.every((point) => windingOf(chords[outer] ?? [], point) !== 0));
+      .filter((outer) => isAround(chords[outer] ?? [], samples));
   });
   const levels = holders.map((own) => own.length);
   const around = holders.map((own) =>
@@ -48,9 +49,23 @@ function chordsOf(points: readonly Point[]): Chord[] {
 
 const SAMPLES = 8;
 
-function samplesOf(points: readonly Point[]): Point[] {
-  const step = Math.max(1, Math.floor(points.length / SAMPLES));
-  return points.filter((_, k) => k % step === 0);
+/** Middles of chords: two runs that touch do so at corners more often than anywhere else. */
+function samplesOf(chords: readonly Chord[]): Point[] {
+  const step = Math.max(1, Math.floor(chords.length / SAMPLES));
+  return chords.filter((_, k) => k % step === 0).map(([p, q]) => ({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 }));
+}
+
+/** Nearer to a chord than this nothing is told of a place, millimetres. */
+const ON = 1e-6;
+
+/** Whether all places lie within a run, but for those it runs through. */
+function isAround(chords: readonly Chord[], places: readonly Point[]): boolean {
+  let isWithin = false;
+  for (const place of places) {
+    if (windingOf(chords, place) !== 0) isWithin = true;
+    else if (!chords.some(([p, q]) => distanceToChord(place, p, q) < ON)) return false;
+  }
+  return isWithin;
 }
 
 interface Sides {

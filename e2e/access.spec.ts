@@ -43,7 +43,6 @@ test("axe finds nothing on the wall and the desk, light and dark", async ({ page
 });
 
 test("axe finds nothing while a motif is made, light and dark", async ({ page }) => {
-  test.slow();
   const desk = new Desk(page);
   await desk.open("plaster-fan");
   await page.getByRole("button", { name: "Part Fan" }).click();

@@ -15,7 +15,7 @@ test("a plate from an empty sheet: an island bridged, a frame mended, cut by the
   await desk.type("radius", "10");
   await openWorkshop(page, "Cut");
   const view = page.locator("#cut-view canvas");
-  await expect(desk.check("Amount")).toContainText("3 closed cuts", { timeout: 20_000 });
+  await expect(desk.check("Amount")).toContainText("3 closed cuts");
 
   // What lies loose in a hole would fall out; the button holds it.
   await expect(desk.check("Islands")).toHaveAttribute("data-state", "failed");
@@ -23,7 +23,7 @@ test("a plate from an empty sheet: an island bridged, a frame mended, cut by the
   await expect(page.getByRole("button", { name: "show the frame whole" })).toBeVisible();
   await page.getByRole("button", { name: "show the frame whole" }).click();
   await page.getByRole("button", { name: "bridge them" }).click();
-  await expect(desk.check("Islands")).toHaveAttribute("data-state", "passed", { timeout: 20_000 });
+  await expect(desk.check("Islands")).toHaveAttribute("data-state", "passed");
   await expect(page.getByText("and 2 by hand")).toHaveCount(2);
 
   // One more bridge where the plate's edge is clicked.
@@ -37,12 +37,12 @@ test("a plate from an empty sheet: an island bridged, a frame mended, cut by the
 
   // A frame that is too small fails, and is mended.
   await desk.type("frame width", "100");
-  await expect(desk.check("Fits the frame")).toHaveAttribute("data-state", "failed", { timeout: 20_000 });
+  await expect(desk.check("Fits the frame")).toHaveAttribute("data-state", "failed");
   await expect(desk.check("Fits the frame")).toContainText("leaves the frame by 10.1 mm");
   await page.getByRole("button", { name: "Send" }).click();
   await expect(page.getByRole("alert")).toContainText("leaves the frame");
   await page.getByRole("button", { name: "make the frame larger" }).click();
-  await expect(desk.check("Fits the frame")).toHaveAttribute("data-state", "passed", { timeout: 20_000 });
+  await expect(desk.check("Fits the frame")).toHaveAttribute("data-state", "passed");
 
   // The file is a program, and the device does what it says.
   await page.getByRole("button", { name: "Take away" }).click();
@@ -52,7 +52,7 @@ test("a plate from an empty sheet: an island bridged, a frame mended, cut by the
   await (await downloading).saveAs(path);
   expect(readFileSync(path, "utf8")).toMatch(/G21 G90[\s\S]*G[23] X[\s\S]*M2/);
   await page.getByRole("button", { name: "Send" }).click();
-  await expect(page.locator("[data-job=done]")).toContainText("came free", { timeout: 20_000 });
+  await expect(page.locator("[data-job=done]")).toContainText("came free");
 
   // Step by step by keys, and played to the end.
   const slider = page.getByRole("slider", { name: "Move" });
@@ -60,7 +60,7 @@ test("a plate from an empty sheet: an island bridged, a frame mended, cut by the
   await slider.press("ArrowRight");
   await expect(page.getByText(/^move 5, line \d+; head at [\d.]+, [\d.]+ mm$/)).toBeVisible();
   await page.getByRole("button", { name: "Run the head" }).click();
-  await expect(page.getByRole("button", { name: "Run the head" })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("button", { name: "Run the head" })).toBeVisible();
 
   // A job can be stopped in the middle, and run again.
   await page.getByRole("combobox", { name: "How fast it runs" }).selectOption("as fast as it is");
@@ -82,15 +82,15 @@ test("parts are scored, engraved or left alone, and the lines say so", async ({ 
   const desk = new Maker(page);
   await desk.open("steam-vent");
   await openWorkshop(page, "Cut");
-  await expect(desk.check("Amount")).toContainText("26 closed cuts", { timeout: 20_000 });
+  await expect(desk.check("Amount")).toContainText("26 closed cuts");
   await desk.choose("Plate is", "engraved");
-  await expect(desk.check("Amount")).toContainText("0 closed cuts", { timeout: 20_000 });
+  await expect(desk.check("Amount")).toContainText("0 closed cuts");
   await desk.type("Plate rows", "2");
   await expect(page.locator("#cut-view canvas")).toHaveAttribute("data-painted", "yes");
   await desk.choose("Plate is", "left alone");
-  await expect(desk.check("Amount")).toContainText("nothing is to be cut", { timeout: 20_000 });
+  await expect(desk.check("Amount")).toContainText("nothing is to be cut");
   await page.getByRole("button", { name: /^Undo/ }).click();
   await page.getByRole("button", { name: /^Undo/ }).click();
   await page.getByRole("button", { name: /^Undo/ }).click();
-  await expect(desk.check("Amount")).toContainText("26 closed cuts", { timeout: 20_000 });
+  await expect(desk.check("Amount")).toContainText("26 closed cuts");
 });

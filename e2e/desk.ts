@@ -39,7 +39,7 @@ export class Desk {
     await this.page.getByRole("link", { name: "New design" }).click();
     await this.page.getByRole("button", { name: "Empty sheet" }).click();
     // The first desk on a fresh server comes while every demo design's picture is being made.
-    await expect(this.page.getByText("What is to be repeated?")).toBeVisible({ timeout: 30_000 });
+    await expect(this.page.getByText("What is to be repeated?")).toBeVisible();
   }
 
   number(name: string): Locator {

@@ -9,9 +9,9 @@ export default defineConfig({
   forbidOnly: true,
   retries: 0,
   fullyParallel: true,
-  timeout: 150_000,
+  timeout: 300_000,
   // On a machine that others keep busy everything takes several times as long; what never comes is told all the same.
-  expect: { timeout: 30_000 },
+  expect: { timeout: 60_000 },
   reporter: process.env.CI ? [["line"]] : [["list"]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -23,13 +23,13 @@ test("a poster over four pages: paper changed and back, taken away, printed page
   await desk.lay(JSON.stringify(POSTER));
   await openWorkshop(page, "Print");
   const pages = page.locator("#print-view image");
-  await expect(pages).toHaveCount(4, { timeout: 30_000 });
+  await expect(pages).toHaveCount(4);
   await expect(desk.check("Fits the paper")).toContainText("4 pages, 2 across and 2 down");
 
   await desk.choose("paper", "A5 upright");
-  await expect(desk.check("Fits the paper")).toContainText("9 pages, 3 across and 3 down", { timeout: 30_000 });
+  await expect(desk.check("Fits the paper")).toContainText("9 pages, 3 across and 3 down");
   await page.getByRole("button", { name: "Undo: paper A5 upright" }).click();
-  await expect(desk.check("Fits the paper")).toContainText("4 pages", { timeout: 30_000 });
+  await expect(desk.check("Fits the paper")).toContainText("4 pages");
 
   await page.getByRole("button", { name: "Show where: Cut off" }).click();
   await expect(page.locator("#print-view circle").first()).toBeVisible();
@@ -42,7 +42,7 @@ test("a poster over four pages: paper changed and back, taken away, printed page
   expect(execFileSync("qpdf", ["--show-npages", path], { encoding: "utf8" }).trim()).toBe("4");
 
   await page.getByRole("button", { name: "Send" }).click();
-  await expect(page.locator("[data-job=done]")).toContainText("4 pages", { timeout: 30_000 });
+  await expect(page.locator("[data-job=done]")).toContainText("4 pages");
   await page.getByRole("slider", { name: "Page" }).press("Home");
   await expect(page.locator("[data-page='2']")).toHaveCSS("opacity", "0.25");
 });
@@ -56,11 +56,11 @@ test("cards on a page: as many as fit, too many refused by a check and mended", 
   await page.getByRole("button", { name: "as many as fit" }).click();
   await expect(desk.number("columns")).toHaveText(/4/);
   await expect(desk.number("rows")).toHaveText(/5/);
-  await expect(desk.check("Fits the paper")).toHaveAttribute("data-state", "passed", { timeout: 20_000 });
+  await expect(desk.check("Fits the paper")).toHaveAttribute("data-state", "passed");
   await desk.type("columns", "6");
-  await expect(desk.check("Fits the paper")).toHaveAttribute("data-state", "failed", { timeout: 20_000 });
+  await expect(desk.check("Fits the paper")).toHaveAttribute("data-state", "failed");
   await page.getByRole("button", { name: "one on a page" }).click();
-  await expect(desk.check("Fits the paper")).toHaveAttribute("data-state", "passed", { timeout: 20_000 });
+  await expect(desk.check("Fits the paper")).toHaveAttribute("data-state", "passed");
   await page.getByRole("link", { name: "Cut" }).click();
-  await expect(desk.check("Amount")).toContainText("1 closed cut", { timeout: 20_000 });
+  await expect(desk.check("Amount")).toContainText("1 closed cut");
 });

@@ -187,7 +187,7 @@ test("a number is set until copies touch, among pictures to pick from; what cann
   await desk.word("until …").click();
   await page.getByRole("menuitem", { name: "until copies touch" }).click();
   const found = page.getByRole("list", { name: "Values of radius found" }).getByRole("button");
-  await expect(found).toHaveCount(1, { timeout: 30_000 });
+  await expect(found).toHaveCount(1);
   await found.click();
   const [rule] = (await desk.file()).parts[0]?.rules ?? [];
   // Twelve discs of radius 6 touch where the chord of 30 degrees is 12 mm.
@@ -197,7 +197,7 @@ test("a number is set until copies touch, among pictures to pick from; what cann
   await desk.word("neighbours again").click();
   await desk.word("until …").click();
   await page.getByRole("menuitem", { name: "until the part is so wide" }).click();
-  await expect(found).toHaveCount(1, { timeout: 30_000 });
+  await expect(found).toHaveCount(1);
   await desk.type("width of the part", "5");
-  await expect(page.getByText(/With none from .* this one comes nearest/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/With none from .* this one comes nearest/)).toBeVisible();
 });

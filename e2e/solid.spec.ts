@@ -23,7 +23,7 @@ class Builder extends Maker {
 
   /** Waits until everything is united, and answers its volume. */
   async volume(): Promise<number> {
-    await expect(this.view).toHaveAttribute("data-state", "united", { timeout: 30_000 });
+    await expect(this.view).toHaveAttribute("data-state", "united");
     return Number(await this.view.getAttribute("data-volume"));
   }
 
@@ -77,21 +77,21 @@ test("a steam-vent plate from an empty sheet: holes halfway, counted by a number
   expect((await desk.volume()) / (plate - 30 * hole)).toBeCloseTo(1, 2);
 
   await openWorkshop(page, "Solid");
-  await expect(desk.check("Holes")).toHaveAttribute("data-state", "passed", { timeout: 30_000 });
+  await expect(desk.check("Holes")).toHaveAttribute("data-state", "passed");
   await expect(desk.check("Holes")).toContainText("31 holes go through");
   await expect(desk.check("In one piece")).toHaveAttribute("data-state", "passed");
   await desk.type("bed width", "100");
-  await expect(desk.check("Fits the bed")).toHaveAttribute("data-state", "failed", { timeout: 30_000 });
+  await expect(desk.check("Fits the bed")).toHaveAttribute("data-state", "failed");
   await expect(desk.check("Fits the bed")).toContainText("leaves the bed by 10 mm");
   await page.getByRole("button", { name: "Undo: bed width" }).click();
-  await expect(desk.check("Fits the bed")).toHaveAttribute("data-state", "passed", { timeout: 30_000 });
+  await expect(desk.check("Fits the bed")).toHaveAttribute("data-state", "passed");
 
   const made = await takenAway(page, info.outputPath("plate.stl"));
   expect(made).toMatchObject({ parts: 1, open: 0 });
   expect(made.volume / (plate - 30 * hole)).toBeCloseTo(1, 3);
 
   await page.getByRole("button", { name: "Send" }).click();
-  await expect(page.locator("[data-job=done]")).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator("[data-job=done]")).toBeVisible();
   await expect(page.locator("[data-job=done]")).toContainText("layer 25 of 25");
   await page.getByRole("link", { name: "Desk" }).click();
   await expect(desk.view).toBeVisible();
@@ -122,7 +122,7 @@ test("a soap basket from an empty sheet: hoops of two outlines tilted around by 
   expect(file.parts[0]).toMatchObject({ solid: { tilt: { y: 50, z: 30 }, lift: "rest" } });
   expect(hoops).toBeGreaterThan(90_000);
   await openWorkshop(page, "Solid");
-  await expect(desk.check("On the bed")).toHaveAttribute("data-state", "passed", { timeout: 30_000 });
+  await expect(desk.check("On the bed")).toHaveAttribute("data-state", "passed");
   await expect(desk.check("In one piece")).toContainText("it hangs together");
   const made = await takenAway(page, info.outputPath("basket.stl"));
   expect(made.open).toBe(0);
@@ -255,8 +255,8 @@ test("uniting much shows its share and can be stopped at once; what cannot be ma
   const making = { solid: { tolerance: 0.003 } };
   await desk.lay(JSON.stringify({ format: "twin-petal/1", name: "Thistle", making, parts: [petals] }));
   await openWorkshop(page, "Solid");
-  await expect(desk.view).toHaveAttribute("data-state", "uniting", { timeout: 20_000 });
-  await expect(page.getByRole("progressbar", { name: "Uniting" })).toBeVisible({ timeout: 20_000 });
+  await expect(desk.view).toHaveAttribute("data-state", "uniting");
+  await expect(page.getByRole("progressbar", { name: "Uniting" })).toBeVisible();
   // At once: a click that waits for a still picture would come after the last petal.
   await page.getByRole("button", { name: "Stop", exact: true }).dispatchEvent("click");
   await expect(desk.view).toHaveAttribute("data-state", "stopped");
@@ -273,5 +273,5 @@ test("uniting much shows its share and can be stopped at once; what cannot be ma
   await desk.type("radius", "95");
   await desk.makeSolid("90");
   await desk.choose("solid role", "is cut out of the others");
-  await expect(page.getByRole("alert").filter({ hasText: "taken away whole" })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("alert").filter({ hasText: "taken away whole" })).toBeVisible();
 });

@@ -32,12 +32,12 @@ test("a towel's leaf ring from an empty sheet: shown in thread, one run without 
   await desk.ready();
 
   await openWorkshop(page, "Stitch");
-  await expect(desk.check("Jumps")).toContainText("none: each thread is one run", { timeout: 20_000 });
+  await expect(desk.check("Jumps")).toContainText("none: each thread is one run");
   await expect(desk.check("Fits the hoop")).toHaveAttribute("data-state", "passed");
   await expect(page.getByRole("region", { name: "Threads" }).getByRole("listitem")).toHaveText([
     /^#[0-9A-F]{6}[\d.]+ m$/,
   ]);
-  await expect(page.locator("#stitch-view canvas")).toHaveAttribute("data-behind", "no", { timeout: 20_000 });
+  await expect(page.locator("#stitch-view canvas")).toHaveAttribute("data-behind", "no");
 
   // Watched: by steps, by the time line, and played.
   const slider = page.getByRole("slider", { name: "Stitch" });
@@ -47,11 +47,11 @@ test("a towel's leaf ring from an empty sheet: shown in thread, one run without 
   await page.getByRole("button", { name: "show jumps" }).click();
   await page.getByRole("combobox", { name: "a minute" }).selectOption("60000");
   await page.getByRole("button", { name: "Sew", exact: true }).click();
-  await expect(page.getByRole("button", { name: "Sew", exact: true })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("button", { name: "Sew", exact: true })).toBeVisible();
 
   // The device sews what the file says.
   await page.getByRole("button", { name: "Send" }).click();
-  await expect(page.locator("[data-job=done]")).toContainText("0 trims, 0 changes of thread", { timeout: 20_000 });
+  await expect(page.locator("[data-job=done]")).toContainText("0 trims, 0 changes of thread");
   await page.getByRole("button", { name: "Take away" }).click();
   const downloading = page.waitForEvent("download");
   await page.getByRole("menuitem", { name: /^\.stitch\.json/ }).click();
@@ -88,28 +88,28 @@ test("a bath mat's block from an empty sheet: open rows, satin edge, a second ri
   await stitches.getByRole("button", { name: "another thread …" }).click();
 
   await openWorkshop(page, "Stitch");
-  await expect(desk.check("Changes of thread")).toContainText("1 change, as few as can be", { timeout: 20_000 });
+  await expect(desk.check("Changes of thread")).toContainText("1 change, as few as can be");
 
   // A hoop too small: told, refused by the device, and made to fit.
   await desk.type("hoop width", "60");
-  await expect(desk.check("Fits the hoop")).toHaveAttribute("data-state", "failed", { timeout: 20_000 });
+  await expect(desk.check("Fits the hoop")).toHaveAttribute("data-state", "failed");
   await page.getByRole("button", { name: "Send" }).click();
   await expect(page.getByRole("alert")).toContainText("beyond the hoop of 60 × 180 mm");
   await page.getByRole("button", { name: "make it fit the hoop" }).click();
-  await expect(desk.check("Fits the hoop")).toHaveAttribute("data-state", "passed", { timeout: 20_000 });
+  await expect(desk.check("Fits the hoop")).toHaveAttribute("data-state", "passed");
 
   // Too dense: shown where, and mended there.
   await desk.type("Star row spacing", "0.1");
-  await expect(desk.check("Density")).toHaveAttribute("data-state", "doubtful", { timeout: 20_000 });
+  await expect(desk.check("Density")).toHaveAttribute("data-state", "doubtful");
   await page.getByRole("button", { name: "Show where: Density" }).click();
   await page.getByRole("button", { name: "show density" }).click();
   for (let round = 0; round < 4; round++) {
     if ((await desk.check("Density").getAttribute("data-state")) === "passed") break;
     await page.getByRole("button", { name: "thin it out" }).click();
-    await expect(page.getByText("Waiting until every stitch is planned …")).toBeHidden({ timeout: 20_000 });
+    await expect(page.getByText("Waiting until every stitch is planned …")).toBeHidden();
     await page.waitForTimeout(600);
   }
-  await expect(desk.check("Density")).toHaveAttribute("data-state", "passed", { timeout: 20_000 });
+  await expect(desk.check("Density")).toHaveAttribute("data-state", "passed");
 
   // The ring sewn first, by keys; the order can be let go of again.
   const order = page.getByRole("list", { name: "Order of parts" });
@@ -117,9 +117,9 @@ test("a bath mat's block from an empty sheet: open rows, satin edge, a second ri
   await expect(order.getByRole("button").last()).toHaveAccessibleName(/^Disc/);
   await ring.focus();
   await page.keyboard.press("Shift+ArrowLeft");
-  await expect(order.getByRole("button").first()).toHaveAccessibleName(/^Disc/, { timeout: 20_000 });
+  await expect(order.getByRole("button").first()).toHaveAccessibleName(/^Disc/);
   await page.getByRole("button", { name: /^Undo/ }).click();
-  await expect(order.getByRole("button").last()).toHaveAccessibleName(/^Disc/, { timeout: 20_000 });
+  await expect(order.getByRole("button").last()).toHaveAccessibleName(/^Disc/);
   await page.getByRole("button", { name: "Send" }).click();
-  await expect(page.locator("[data-job=done]")).toContainText("1 change of thread", { timeout: 20_000 });
+  await expect(page.locator("[data-job=done]")).toContainText("1 change of thread");
 });

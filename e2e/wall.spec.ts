@@ -33,7 +33,7 @@ test("a design is duplicated, and a new one begun from an example", async ({ pag
   await page.getByRole("button", { name: "More for Plaster fan" }).click();
   await page.getByRole("menuitem", { name: "Duplicate" }).click();
   // On a fresh server the pictures of the whole wall are asked for first.
-  await expect(page.getByRole("heading", { name: "Plaster fan, a copy" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("heading", { name: "Plaster fan, a copy" })).toBeVisible();
   await page.getByRole("link", { name: "New design" }).click();
   await page.getByRole("button", { name: "Locker key star" }).click();
   await new Desk(page).ready();

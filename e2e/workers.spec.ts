@@ -85,11 +85,11 @@ for (const [name, kind, current] of [
     await desk.type("count", "7");
     await desk.saved();
     await openWorkshop(page, name);
-    await expect(page.locator(current).first()).toBeVisible({ timeout: 30_000 });
+    await expect(page.locator(current).first()).toBeVisible();
     await endWorkers(page, kind);
     await page.keyboard.press("Control+z");
     await expect.poll(() => workersOf(page, kind).length).toBeGreaterThan(0);
-    await expect(page.locator(current).first()).toBeVisible({ timeout: 30_000 });
+    await expect(page.locator(current).first()).toBeVisible();
     await expect(page.getByRole("alert")).toHaveCount(0);
   });
 }

@@ -1,10 +1,11 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { membersOfGroups, readDesign, toFile, type Design } from "@twin-petal/core";
+import { isMade, membersOfGroups, readDesign, toFile, type Design } from "@twin-petal/core";
 import { stripRows } from "@/desk/strips/stripRows";
 import { applyEdit } from "@/store/edit";
 import { groupOf, groupParts, renameGroup, repeatGroup, ungroup } from "@/store/edits/groups";
-import { removePart } from "@/store/edits/parts";
+import { limitBy, setJoin } from "@/store/edits/join";
+import { partEdit, removePart } from "@/store/edits/parts";
 import { duplicateSeveral, removeSeveral } from "@/store/edits/several";
 
 const IDS = ["a", "b", "c", "d", "e"];
@@ -110,5 +111,35 @@ describe("groups on the desk", () => {
         }
       }),
     );
+  });
+
+  test("what was only a tool is shown and made again when nothing follows it any more, in one step with what took that away", () => {
+    const design = grouped(fiveParts(), ["a", "b"]);
+    const group = groupOf(design, ["a", "b"]);
+    if (!group) throw new Error("no group");
+    const first = repeatGroup(design, group);
+    const once = applyEdit(design, first.edit);
+    const second = repeatGroup(once, group);
+    const twice = applyEdit(once, second.edit);
+    const partOf = ({ parts }: Design, id: string) => {
+      const found = parts.find((part) => part.id === id);
+      if (!found) throw new Error(`no ${id}`);
+      return found;
+    };
+    const roleOf = ({ groups }: Design) => groups.map(({ role }) => role);
+    const left = applyEdit(twice, removePart(twice, partOf(twice, first.id)));
+    expect(roleOf(left)).toEqual(["tool"]);
+    const none = applyEdit(left, removePart(left, partOf(left, second.id)));
+    expect(roleOf(none)).toEqual(["show"]);
+    expect(none.parts.every((part) => isMade(none, part))).toBe(true);
+    // A part that only cuts is one too; one that nothing ever followed stays what it was made.
+    const cut = applyEdit(design, limitBy("c", "d", { cutBy: ["d"] }, "cut it"));
+    expect(partOf(cut, "d").role).toBe("tool");
+    expect(partOf(applyEdit(cut, setJoin("c", { cutBy: [] }, "let it be")), "d").role).toBe("show");
+    const own = applyEdit(
+      cut,
+      partEdit("e", "make it a tool", (part) => void (part.role = "tool")),
+    );
+    expect(partOf(applyEdit(own, removePart(own, partOf(own, "c"))), "e").role).toBe("tool");
   });
 });

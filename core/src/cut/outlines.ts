@@ -5,7 +5,7 @@ import { pointAt } from "../geometry/cubic";
 import { segmentsOf, type Path, type Subpath } from "../geometry/path";
 import { measurePath } from "../geometry/pathLength";
 import { copyOutlines } from "../rules/copyOutlines";
-import { madeParts } from "../scene/made";
+import { asMembers } from "../scene/asMembers";
 import type { PartScene, Scene } from "../scene/scene";
 import { placesOnRuns } from "./bridges";
 
@@ -69,8 +69,13 @@ export function outlinesToCut(scene: Scene): CutOutlines {
   return { outlines, doubled: savedBy(owned, outlines) };
 }
 
+/** The parts that are cut, those that are repeated whole as they are cut themselves. */
+export function partsAsCut(scene: Scene): PartScene[] {
+  return asMembers(scene, ({ cut }) => cut !== null).map(({ part }) => part);
+}
+
 function ownedOutlines(scene: Scene, as: CutWay): Owned[] {
-  return madeParts(scene).flatMap((part) => {
+  return partsAsCut(scene).flatMap((part) => {
     const cut = cutOf(part);
     return cut?.as === as ? outlinesOf(part).map((path) => ({ part: part.id, cut, path })) : [];
   });

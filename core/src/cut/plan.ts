@@ -3,12 +3,11 @@ import { combine } from "../geometry/boolean/boolean";
 import { reversePath, segmentsOf, type Path, type Subpath } from "../geometry/path";
 import { measurePath } from "../geometry/pathLength";
 import { distance, type Point } from "../geometry/point";
-import { madeParts } from "../scene/made";
 import type { Scene } from "../scene/scene";
 import { bridgesOn, placesOnRuns, type Stretch } from "./bridges";
 import { hatchOf } from "./hatch";
 import { nestingOf } from "../geometry/nesting";
-import { cutOf, lengthOf, outlinesOf, outlinesToCut, outlinesToFollow, type CutOutline } from "./outlines";
+import { cutOf, lengthOf, outlinesOf, outlinesToCut, outlinesToFollow, partsAsCut, type CutOutline } from "./outlines";
 import type { Errand } from "../errands/errand";
 import { shortestWay, type Listener } from "../errands/shortestWay";
 import { aroundRun, entryOf, kerfed, type CutSettings, type CutStroke } from "./strokes";
@@ -180,7 +179,7 @@ function lineTask({ part, run, cut }: CutOutline): Task {
 }
 
 function hatchTasks(scene: Scene): Task[] {
-  return madeParts(scene).flatMap((part) => {
+  return partsAsCut(scene).flatMap((part) => {
     const cut = cutOf(part);
     if (cut?.as !== "engrave") return [];
     const area = combine(outlinesOf(part).map(closedOnly), "union");

@@ -1,6 +1,7 @@
 import type { Problem } from "../formula/problem";
 import type { Design } from "./design";
 import type { PartGroup } from "./groupFields";
+import type { Part } from "./partFields";
 
 /** For each group the ids of the parts in it, and in the groups within it, bottom first. */
 export type GroupMembers = ReadonlyMap<string, readonly string[]>;
@@ -17,7 +18,7 @@ export function membersOfGroups(design: Grouped): GroupMembers {
 }
 
 /** The groups around something, the innermost first; each once, however they are nested. */
-export function groupsAround({ groups }: Grouped, innermost: string): PartGroup[] {
+export function groupsAround({ groups }: Pick<Grouped, "groups">, innermost: string): PartGroup[] {
   const around: PartGroup[] = [];
   for (let id = innermost; id !== "";) {
     const group = groups.find((known) => known.id === id);
@@ -26,6 +27,11 @@ export function groupsAround({ groups }: Grouped, innermost: string): PartGroup[
     id = group.within;
   }
   return around;
+}
+
+/** Whether a part is made by itself: it is shown, and neither it nor a group around it is a tool or a guide. */
+export function isMade(design: Pick<Grouped, "groups">, { visible, role, group }: Part): boolean {
+  return visible && role === "show" && groupsAround(design, group).every((around) => around.role === "show");
 }
 
 /** What is wrong with the groups: ids that are parts' too, groups that are not there, groups that are in themselves. */

@@ -38,6 +38,16 @@ export interface PieceHeight {
   readonly tiltY: number;
 }
 
+/** The copy of another part that a piece is, or belongs to. */
+export interface PieceOf {
+  /** The other part's id. */
+  readonly part: string;
+  /** The copy's number in it. */
+  readonly copy: number;
+  /** Where the copy stands in the motif; null where its outline has been changed since. */
+  readonly at: Matrix | null;
+}
+
 /** One painted piece of a motif that brings colours of its own. */
 export interface Piece {
   /** Its outline, in the motif's own space. */
@@ -54,6 +64,8 @@ export interface Piece {
   readonly opacity: number;
   /** Of a copy of another part that is a piece of this one: how it lies in space. */
   readonly height?: PieceHeight;
+  /** Of a copy of another part that is a piece of this one: which it is. */
+  readonly of?: PieceOf;
 }
 
 /** A motif, drawn in its own space. Millimetres. */
@@ -101,8 +113,15 @@ export function pieceOutline({ path, at }: Piece): Path {
 
 /** A piece carried by a map: its line grows with it. */
 export function movedPiece(piece: Piece, by: Matrix): Piece {
-  if (piece.at) return { ...piece, at: multiply(by, piece.at) };
-  return { ...piece, path: transformPath(piece.path, by), line: piece.line && sizedPieceLine(piece.line, sizeOf(by)) };
+  const { of } = piece;
+  const carried = of?.at ? { of: { ...of, at: multiply(by, of.at) } } : {};
+  if (piece.at) return { ...piece, ...carried, at: multiply(by, piece.at) };
+  return {
+    ...piece,
+    ...carried,
+    path: transformPath(piece.path, by),
+    line: piece.line && sizedPieceLine(piece.line, sizeOf(by)),
+  };
 }
 
 /** A piece with another outline in the place of the one it has where it stands. */
@@ -111,7 +130,13 @@ export function redrawnPiece(piece: Piece, redraw: (outline: Path) => Path): Pie
   const outline = pieceOutline(piece);
   const next = redraw(outline);
   if (next === outline) return piece;
-  return { ...rest, path: next, line: at && piece.line ? sizedPieceLine(piece.line, sizeOf(at)) : piece.line };
+  const changed = rest.of ? { of: { ...rest.of, at: null } } : {};
+  return {
+    ...rest,
+    ...changed,
+    path: next,
+    line: at && piece.line ? sizedPieceLine(piece.line, sizeOf(at)) : piece.line,
+  };
 }
 
 /** A piece's own line so many times as large. */

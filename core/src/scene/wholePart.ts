@@ -10,6 +10,7 @@ import {
   type Drawing,
   type Piece,
   type PieceHeight,
+  type PieceOf,
   type PieceLine,
   type PiecePaint,
 } from "../motif/drawing";
@@ -26,7 +27,7 @@ const SECONDS_A_NUMBER = 0.25e-6;
  * A part as one drawing in which every copy is a piece with the paint it has there. `toOwn` takes the sheet's
  * space to the part's own. Throws a Incomputable when there are too many copies to be a motif.
  */
-export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix): Drawing {
+export function wholePart({ id, geometry, finish, blend }: PartScene, toOwn: Matrix): Drawing {
   const { placements } = geometry;
   const { fill, line, opacity } = finish;
   const shapes = strokesAsAreas(geometry.shapes, line);
@@ -44,6 +45,7 @@ export function wholePart({ geometry, finish, blend }: PartScene, toOwn: Matrix)
       along: line && changesWithin(line.paint) ? colorAlongLine(line.paint) : null,
       opacity: opacity * carried.opacity,
       height: hasHeights(placements) ? heightOf(carried) : null,
+      of: { part: id, copy, at },
     };
     if (!shape.pieces) pieces.push(plainPiece(shape.path, at, own));
     else pieces.push(...shape.pieces.map((piece) => inherited(piece, at, own)));
@@ -79,6 +81,7 @@ interface CopyPaint {
   readonly along: ((share: number) => string) | null;
   readonly opacity: number;
   readonly height: PieceHeight | null;
+  readonly of: PieceOf;
 }
 
 function hasHeights({ rise, zScale, tiltX, tiltY }: Carried): boolean {
@@ -89,8 +92,8 @@ function heightOf({ rise, zScale, tiltX, tiltY }: PieceHeight): PieceHeight {
   return { rise, zScale, tiltX, tiltY };
 }
 
-function plainPiece(path: Path, at: Matrix, { fill, line, opacity, height }: CopyPaint): Piece {
-  return { path, at, fillRule: "nonzero", fill, line, opacity, ...(height && { height }) };
+function plainPiece(path: Path, at: Matrix, { fill, line, opacity, height, of }: CopyPaint): Piece {
+  return { path, at, fillRule: "nonzero", fill, line, opacity, of, ...(height && { height }) };
 }
 
 function lineOf(line: PartScene["finish"]["line"], paint: PiecePaint): PieceLine {
@@ -106,20 +109,23 @@ function inherited(piece: Piece, at: Matrix, own: CopyPaint): Piece {
     fill: inheritedFill(piece.fill, own),
     line: inheritedLine(piece.line, own.line),
     opacity: piece.opacity * own.opacity,
+    of: piece.of ? { ...piece.of, at: piece.of.at && multiply(at, piece.of.at) } : own.of,
     ...nestedHeight(piece, own),
   };
 }
 
-/** A piece of a part in a part in a part lies as high as all of them together. */
 function nestedHeight({ height: inner }: Piece, { height: outer }: CopyPaint): Pick<Piece, "height"> {
   if (!inner || !outer) return inner ? { height: inner } : outer ? { height: outer } : {};
+  return { height: heightWithin(outer, inner) };
+}
+
+/** How a piece of a part in a part lies in space: as high as both together. */
+export function heightWithin(outer: PieceHeight, inner: PieceHeight): PieceHeight {
   return {
-    height: {
-      rise: outer.rise + inner.rise * outer.zScale,
-      zScale: outer.zScale * inner.zScale,
-      tiltX: outer.tiltX + inner.tiltX,
-      tiltY: outer.tiltY + inner.tiltY,
-    },
+    rise: outer.rise + inner.rise * outer.zScale,
+    zScale: outer.zScale * inner.zScale,
+    tiltX: outer.tiltX + inner.tiltX,
+    tiltY: outer.tiltY + inner.tiltY,
   };
 }
 

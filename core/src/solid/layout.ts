@@ -5,8 +5,9 @@ import { REST, type ResolvedSolid } from "../form/solidFields";
 import { colorAt } from "../finish/paint";
 import { spaceAt, spaceStretch, SPACE_STRIDE } from "../geometry/space";
 import type { Placements } from "../rules/placements";
+import { addTo } from "../geometry/keyedLists";
 import { Incomputable } from "../formula/incomputable";
-import { madeParts } from "../scene/made";
+import { asMembers, type MadePart } from "../scene/asMembers";
 import type { PartGeometry, PartScene, Scene } from "../scene/scene";
 import { areaPieces } from "./areaPieces";
 import { formMeshes, type ColoredMesh } from "./formMeshes";
@@ -28,8 +29,10 @@ export interface SolidGroup {
 
 /** A part's copies standing in space, each by itself. */
 export interface SolidPart {
-  /** The part's id. */
+  /** Its own name among all that stands: the part's id, with that of the part it repeats whole where it is made as that is. */
   readonly id: string;
+  /** The part's id. */
+  readonly part: string;
   /** What the designer calls it. */
   readonly name: string;
   /** Its number in the design, the lowest first. */
@@ -85,12 +88,15 @@ export class SolidLayouter {
   layOut(design: Design, scene: Scene, tolerance: number): SolidLayout {
     const problems: Problem[] = [];
     const next = new Map<string, Remembered>();
-    const standing = standingParts(scene).flatMap((part): Standing[] => {
-      const place = design.parts.findIndex(({ id }) => id === part.id);
+    const cutByOf = new Map(design.parts.map(({ id, join }) => [id, join.cutBy]));
+    const standing = standingParts(scene).flatMap(({ id, part, member }): Standing[] => {
+      const place = design.parts.findIndex((one) => one.id === part.id);
       try {
-        const made = this.meshesOf(part, tolerance);
-        next.set(part.id, made);
-        return [{ part, place, cutBy: design.parts[place]?.join.cutBy ?? [], made }];
+        const made = this.meshesOf(id, part, tolerance);
+        next.set(id, made);
+        // What cuts a part that is repeated whole is repeated with it, if it is one of those too.
+        const within = member === null ? [] : (cutByOf.get(member) ?? []).flatMap((by) => [by, `${part.id}/${by}`]);
+        return [{ id, part, place, cutBy: [...(cutByOf.get(part.id) ?? []), ...within], made }];
       } catch (error) {
         if (!(error instanceof Incomputable)) throw error;
         problems.push(problemOf(part, place, error));
@@ -102,13 +108,13 @@ export class SolidLayouter {
     // What cannot stand any more is shown as it last stood.
     const kept = problems.flatMap(({ path }) => {
       const id = design.parts[Number(/\d+/.exec(path)?.[0] ?? -1)]?.id;
-      return (id !== undefined && this.last.get(id)) || [];
+      return [...this.last.values()].filter(({ part }) => part === id);
     });
     this.last = new Map([...parts, ...kept].map((part) => [part.id, part]));
     return { parts: [...parts, ...kept].sort((a, b) => a.place - b.place), problems };
   }
 
-  private meshesOf({ id, geometry, finish, solid }: StandingPart, tolerance: number): Remembered {
+  private meshesOf(id: string, { geometry, finish, solid }: StandingPart, tolerance: number): Remembered {
     const { fill, line } = finish;
     const lineShape = line && { ...line, paint: null };
     const { tilt: _tilt, stand: _stand, lift: _lift, ...form } = solid;
@@ -131,20 +137,28 @@ function sameShapes(a: SolidCopies, b: SolidCopies): boolean {
 type StandingPart = PartScene & { readonly solid: ResolvedSolid };
 
 interface Standing {
+  readonly id: string;
   readonly part: StandingPart;
   readonly place: number;
   readonly cutBy: readonly string[];
   readonly made: Remembered;
 }
 
-/** Parts that are made, and cutters, which may be tools. */
-function standingParts(scene: Scene): readonly StandingPart[] {
-  const made = new Set(madeParts(scene));
-  return scene.parts.filter((part): part is StandingPart => {
-    if (!part.solid) return false;
-    return made.has(part) || (part.solid.role === "cutter" && part.role === "tool");
+/** Parts that are made, those that are repeated whole as they stand themselves, and cutters, which may be tools. */
+function standingParts(scene: Scene) {
+  const made = new Map<string, MadePart[]>();
+  for (const one of asMembers(scene, ({ solid }) => solid !== null)) addTo(made, one.part.id, one);
+  return scene.parts.flatMap((own) => {
+    const isTool = own.role === "tool" && own.solid?.role === "cutter";
+    const parts: readonly MadePart[] = isTool ? [{ part: own, member: null }] : (made.get(own.id) ?? []);
+    return parts.flatMap(({ part, member }) => {
+      const id = member === null ? part.id : `${part.id}/${member}`;
+      return isStanding(part) ? [{ id, part, member }] : [];
+    });
   });
 }
+
+const isStanding = (part: PartScene): part is StandingPart => part.solid !== null;
 
 function problemOf(part: PartScene, place: number, { field, message }: Incomputable): Problem {
   return { path: `parts[${place}].solid${field === "" ? "" : `.${field}`}`, message: `${part.name} ${message}` };
@@ -171,10 +185,10 @@ function inSpace(standing: readonly Standing[]): SolidPart[] {
       lowestOf(made.copies.placements, made.meshes, flat),
     ),
   );
-  return placed.map(({ part, place, cutBy, made, flat }) => {
+  return placed.map(({ id, part, place, cutBy, made, flat }) => {
     const { lift, role } = part.solid;
     const by = lift === REST ? (Number.isFinite(lowest) ? -lowest : 0) : lift;
-    return { id: part.id, name: part.name, place, role, cutBy, groups: groupsOf(part, made, lifted(flat, by)) };
+    return { id, part: part.id, name: part.name, place, role, cutBy, groups: groupsOf(part, made, lifted(flat, by)) };
   });
 }
 

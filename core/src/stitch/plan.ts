@@ -69,13 +69,14 @@ interface Piece {
  */
 function piecesByGroup(units: readonly Unit[], passages: Passages): (readonly Piece[])[] {
   const groups = new Map<number, Map<string, Piece[]>>();
-  for (const { part, copy, runs } of units) {
+  for (const { part, member, copy, runs } of units) {
+    const made = `${part} ${member ?? ""}`;
     for (const run of runs) {
       const group = passages.groupAt(run[0] ?? ORIGIN);
       const parts = groups.get(group) ?? new Map<string, Piece[]>();
       groups.set(group, parts);
-      const pieces = parts.get(part) ?? [];
-      parts.set(part, pieces);
+      const pieces = parts.get(made) ?? [];
+      parts.set(made, pieces);
       const last = pieces.at(-1);
       if (last?.copy === copy) last.runs.push(run);
       else pieces.push({ part, copy, runs: [run] });

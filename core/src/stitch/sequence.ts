@@ -76,4 +76,5 @@ function lyingOver(units: readonly Unit[]): { readonly after: number[][]; readon
   return { after, waiting };
 }
 
-const isSameCopy = (a: Unit | undefined, b: Unit | undefined) => a?.part === b?.part && a?.copy === b?.copy;
+const isSameCopy = (a: Unit | undefined, b: Unit | undefined) =>
+  a?.part === b?.part && a?.member === b?.member && a?.copy === b?.copy;

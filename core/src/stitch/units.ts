@@ -8,7 +8,7 @@ import { ORIGIN, type Point } from "../geometry/point";
 import { fewerColors } from "../palette/fewerColors";
 import { shapeOfCopy } from "../rules/copyOutlines";
 import { matrixAt } from "../rules/placements";
-import { madeParts } from "../scene/made";
+import { asMembers } from "../scene/asMembers";
 import type { PartScene, Scene } from "../scene/scene";
 import type { Limits } from "../thread/lines/definition";
 import { LINE_STITCH_KINDS } from "../thread/lines/list";
@@ -20,6 +20,8 @@ import { stitchingOf } from "./stitchingOf";
 export interface Unit extends Sewn {
   /** The id of its part. */
   readonly part: string;
+  /** The id of the part that its part repeats whole; null where it is a copy of the part itself. */
+  readonly member: string | null;
   /** The copy's number in its part. */
   readonly copy: number;
   /** The colour of its thread, `#RRGGBB`. */
@@ -30,9 +32,9 @@ export interface Unit extends Sewn {
 
 /** Everything of a scene that is sewn, copy by copy, below first. The geometry engine must have been loaded. */
 export function unitsOf(scene: Scene): Unit[] {
-  const units = madeParts(scene).flatMap((part) => {
+  const units = asMembers(scene, ({ stitch }) => stitch !== null).flatMap(({ part, member }) => {
     const stitching = stitchingOf(part);
-    return stitching ? unitsOfPart(part, stitching, scene.making.stitch) : [];
+    return stitching ? unitsOfPart(part, member, stitching, scene.making.stitch) : [];
   });
   const threads = fewerColors(
     units.map(({ thread }) => thread),
@@ -52,6 +54,7 @@ const TOO_SMALL = 1e-6;
 
 function unitsOfPart(
   part: PartScene,
+  member: string | null,
   stitching: ResolvedStitch,
   { longest, shortest, scale }: Scene["making"]["stitch"],
 ): Unit[] {
@@ -67,7 +70,7 @@ function unitsOfPart(
     if (size < TOO_SMALL) return [];
     const isFace = faceOf ? faceOf[copy] !== null : null;
     const own: Unit[] = [];
-    const common = { part: part.id, copy };
+    const common = { part: part.id, member, copy };
     const fillColor = fill && isFace !== false ? colors.fill(copy) : null;
     if (fill && fillColor !== null) {
       const sewn = known.sewn("area", copy, (path, start) => sewArea(path, start, fill, underlay, limits));

@@ -37,7 +37,7 @@ export function solidHandles(
   { layout, meshes }: Solids,
 ): SolidHandle[] {
   const part = design.parts.find(({ id }) => id === chosen);
-  const shown = layout?.parts.find(({ id }) => id === chosen);
+  const shown = layout?.parts.find((one) => one.part === chosen);
   const group = shown?.groups.find(({ copies }) => copies.includes(copy)) ?? shown?.groups[0];
   const mesh = group && meshes.get(group.mesh);
   const box = mesh && boxOfMesh(mesh);

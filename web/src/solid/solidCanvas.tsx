@@ -70,8 +70,8 @@ function useContent(picture: SolidPicture | null, { layout, meshes, model, isCur
   useEffect(() => picture?.show({ bodies }), [picture, bodies]);
   useEffect(() => {
     if (!picture || !layout) return;
-    const groups = layout.parts.flatMap(({ id, role, groups: own }) =>
-      own.map((group) => ({ part: id, clear: role === "cutter", group })),
+    const groups = layout.parts.flatMap(({ part, role, groups: own }) =>
+      own.map((group) => ({ part, clear: role === "cutter", group })),
     );
     picture.show({ groups, meshes });
   }, [picture, layout, meshes]);

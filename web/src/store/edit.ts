@@ -1,5 +1,6 @@
 import type { Design } from "@twin-petal/core";
 import { produce, type Draft } from "immer";
+import { withFreedTools } from "./edits/freedTools";
 
 /** One change a person makes to a design, with the words undo will name it by. */
 export interface Edit {
@@ -9,6 +10,10 @@ export interface Edit {
   apply: (draft: Draft<Design>) => void;
 }
 
+/** The design after an edit. What was only a tool is made again where the edit took away all that followed it. */
 export function applyEdit(design: Design, edit: Edit): Design {
-  return produce(design, (draft) => edit.apply(draft));
+  return withFreedTools(
+    design,
+    produce(design, (draft) => edit.apply(draft)),
+  );
 }

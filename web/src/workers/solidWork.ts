@@ -32,7 +32,7 @@ export interface ShownGroup extends Pick<SolidGroup, "matrices" | "copies" | "co
 }
 
 /** A part's copies in space. */
-export interface ShownPart extends Pick<SolidPart, "id" | "name" | "place" | "role"> {
+export interface ShownPart extends Pick<SolidPart, "part" | "name" | "place" | "role"> {
   readonly groups: readonly ShownGroup[];
 }
 
@@ -94,8 +94,8 @@ export class SolidWork {
       meshes.push({ number: this.last, mesh });
       return this.last;
     };
-    const parts = layout.parts.map(({ id, name, place, role, groups }) => ({
-      id,
+    const parts = layout.parts.map(({ part, name, place, role, groups }) => ({
+      part,
       name,
       place,
       role,

@@ -31,6 +31,8 @@ interface ChecksPanelProps<P, C extends Found<string, P>> {
   readonly labels: readonly Label<C>[];
   /** Said while they are not known. */
   readonly waiting: string;
+  /** Said where there is nothing to check; null where there is something. */
+  readonly nothing: string | null;
   /** Shows where: all places of a check, and the one that is looked at. */
   onShow: (places: readonly P[], at: P) => void;
   /** What mends a check that did not pass, if there is anything. */
@@ -39,7 +41,8 @@ interface ChecksPanelProps<P, C extends Found<string, P>> {
 
 /** What stands against making it: figures, each with a button that turns the view to the place. */
 export function ChecksPanel<P, C extends Found<string, P>>(props: ChecksPanelProps<P, C>) {
-  const { checks, labels, waiting, onShow, mendOf } = props;
+  const { labels, waiting, nothing, onShow, mendOf } = props;
+  const checks = nothing === null ? props.checks : null;
   const worst = checks?.some(({ state }) => state === "failed")
     ? "It cannot be made so."
     : checks?.some(({ state }) => state === "doubtful")
@@ -48,7 +51,7 @@ export function ChecksPanel<P, C extends Found<string, P>>(props: ChecksPanelPro
   return (
     <section aria-label="Checks" className="flex flex-col gap-2">
       <h2 className="text-lg font-bold">Checks</h2>
-      {checks ? <p className="text-quiet">{worst}</p> : <p className="text-quiet">{waiting}</p>}
+      <p className="text-quiet">{checks ? worst : (nothing ?? waiting)}</p>
       <ul className="flex flex-col gap-2">
         {labels.map(({ kind, name, words }) => {
           const found = checks?.find((one) => one.kind === kind);

@@ -1,7 +1,8 @@
 import { memo } from "react";
-import { isSame, PLACE_DEFAULT, type Part } from "@twin-petal/core";
-import { useEditing } from "@/store/deskStore";
+import { groupsAround, isSame, PLACE_DEFAULT, type Part } from "@twin-petal/core";
+import { useDesk, useEditing } from "@/store/deskStore";
 import { alignPart, ALIGNMENTS, type Alignment } from "@/store/edits/compose";
+import { showGroup } from "@/store/edits/groups";
 import { partEdit } from "@/store/edits/parts";
 import { Choice } from "@/ui/choice";
 import { Menu, MenuItem } from "@/ui/menu";
@@ -17,7 +18,7 @@ const ROLE_WORDS = [
   { value: "tool", words: "is only a tool for other parts" },
 ] as const;
 
-interface PlaceSectionProps extends Pick<Part, "at" | "role"> {
+interface PlaceSectionProps extends Pick<Part, "at" | "role" | "group"> {
   readonly part: string;
 }
 
@@ -42,8 +43,10 @@ function AlignPanel({ part: id }: { part: string }) {
 }
 
 /** Where the whole part stands, and what it is for; folded while it stands as it comes and is made. */
-export const PlaceOffers = memo(function PlaceOffers({ part, at, role: current }: PlaceSectionProps) {
+export const PlaceOffers = memo(function PlaceOffers({ part, at, role: current, group }: PlaceSectionProps) {
   const { edit } = useEditing();
+  const groups = useDesk((state) => state.history.design.groups);
+  const tool = groupsAround({ groups }, group).find(({ role }) => role === "tool");
   return (
     <>
       <Folded about="place the whole" said={!isSame(at, PLACE_DEFAULT)}>
@@ -66,7 +69,7 @@ export const PlaceOffers = memo(function PlaceOffers({ part, at, role: current }
         />
         .
       </Folded>
-      <Folded about="a guide or a tool" said={current !== "show"}>
+      <Folded about="a guide or a tool" said={current !== "show" || tool !== undefined}>
         The part{" "}
         <Choice
           label="role"
@@ -80,6 +83,13 @@ export const PlaceOffers = memo(function PlaceOffers({ part, at, role: current }
             )
           }
         />
+        {tool && (
+          <>
+            {" "}
+            where its group “{tool.name}” is repeated; by itself the group is only a tool and is not made.{" "}
+            <WordButton onClick={() => edit(showGroup(tool))}>make the group by itself too</WordButton>
+          </>
+        )}
         .
       </Folded>
       <AlignPanel part={part} />

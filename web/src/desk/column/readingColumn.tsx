@@ -47,7 +47,7 @@ export function ReadingColumn() {
           <SolidSection part={part.id} solid={part.solid} />
           <section aria-label="Place and making">
             <Offers>
-              <PlaceOffers part={part.id} at={part.at} role={part.role} />
+              <PlaceOffers part={part.id} at={part.at} role={part.role} group={part.group} />
               <SewOffer part={part} />
               <SolidOffer part={part.id} solid={part.solid} />
             </Offers>

@@ -1,7 +1,7 @@
 import { Copy, Eye, EyeOff, Flower2, Group, Lock, LockOpen, MoreHorizontal, Trash2, Ungroup } from "lucide-react";
 import type { Part, PartGroup } from "@twin-petal/core";
 import { useDeskStore, useEditing } from "@/store/deskStore";
-import { repeatGroup, ungroup } from "@/store/edits/groups";
+import { repeatGroup, showGroup, ungroup } from "@/store/edits/groups";
 import { duplicateSeveral, lockSeveral, removeSeveral, showSeveral } from "@/store/edits/several";
 import { Menu, MenuItem } from "@/ui/menu";
 
@@ -20,7 +20,7 @@ export function GroupTile({ group, members, chosen }: GroupTileProps) {
       <button
         type="button"
         aria-pressed={chosen}
-        aria-label={`Group ${group.name}, ${count}`}
+        aria-label={`Group ${group.name}, ${count}${group.role === "tool" ? ", a tool" : ""}`}
         title={`${group.name}: ${count}${group.role === "tool" ? ", only a tool for what is made of it" : ""}`}
         onClick={() => chooseTogether(members.map(({ id }) => id))}
         className={`block w-full rounded-md border px-1 py-0.5 text-center text-[12px] leading-4 ${
@@ -29,6 +29,7 @@ export function GroupTile({ group, members, chosen }: GroupTileProps) {
       >
         <Group size={14} aria-hidden="true" className="mx-auto" />
         <span className="block truncate">{group.name}</span>
+        {group.role === "tool" && <span className="block truncate">tool</span>}
       </button>
       <GroupMenu group={group} members={members} />
     </li>
@@ -77,6 +78,11 @@ function GroupMenu({ group, members }: Omit<GroupTileProps, "chosen">) {
       >
         <Flower2 size={16} /> Repeat it whole
       </MenuItem>
+      {group.role === "tool" && (
+        <MenuItem onSelect={() => edit(showGroup(group))}>
+          <Eye size={16} /> Show and make it by itself
+        </MenuItem>
+      )}
       <MenuItem onSelect={() => edit(ungroup(group))}>
         <Ungroup size={16} /> Ungroup
       </MenuItem>

@@ -91,6 +91,16 @@ export function renameGroup({ id }: PartGroup, name: string): Edit {
   };
 }
 
+/** A group that was only a tool stands by itself again. */
+export function showGroup({ id, name }: PartGroup): Edit {
+  return {
+    label: `show and make “${name}” by itself`,
+    apply(draft) {
+      for (const group of draft.groups) if (group.id === id) group.role = "show";
+    },
+  };
+}
+
 /** A new part above a group whose motif is the group as a whole, which is only a tool from then on. */
 export function repeatGroup(design: Design, { id: used, name }: PartGroup): { edit: Edit; id: string } {
   return repeatedWhole(design, used, name, (draft) => {

@@ -70,6 +70,11 @@ export default function CutWorkshop() {
           checks={cut.isCurrent ? (shown?.checks ?? null) : null}
           labels={CUT_CHECK_LABELS}
           waiting="Waiting until the way is found …"
+          nothing={
+            cut.isCurrent && shown?.checks.find(({ kind }) => kind === "amount")?.figures.strokes === 0
+              ? "There is nothing to check: no part that is shown is cut. Let one be cut, or show one on the desk."
+              : null
+          }
           onShow={onShow}
           mendOf={mendOf}
         />

@@ -1,4 +1,4 @@
-import type { Point, PrintChecked } from "@twin-petal/core";
+import { isMade, type Point, type PrintChecked } from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
 import { setMaking } from "@/store/edits/making";
 import { useMaking, useSheet } from "@/store/useMaking";
@@ -60,6 +60,11 @@ export default function PrintWorkshop() {
             checks={print.isCurrent ? (shown?.checks ?? null) : null}
             labels={PRINT_CHECK_LABELS}
             waiting="Waiting until the pages are made …"
+            nothing={
+              design.sheet.ground === null && !design.parts.some((part) => isMade(design, part))
+                ? "There is nothing to check: no part is shown and the sheet has no ground. Show a part on the desk."
+                : null
+            }
             onShow={onShow}
             mendOf={mendOf}
           />

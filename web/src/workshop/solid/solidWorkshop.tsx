@@ -41,6 +41,11 @@ export default function SolidWorkshop() {
             checks={checks}
             labels={SOLID_CHECK_LABELS}
             waiting="Waiting until it is united …"
+            nothing={
+              solids.isCurrent && solids.layout?.parts.length === 0
+                ? "There is nothing to check: no part that is shown has a height. Give one a height on the desk, or show one that has."
+                : null
+            }
             onShow={(all, at) => {
               goTo(null);
               setPlaces([at, ...all.filter((one) => one !== at)]);

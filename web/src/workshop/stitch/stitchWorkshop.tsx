@@ -67,6 +67,11 @@ export default function StitchWorkshop() {
             checks={stitches.isCurrent ? (shown?.checks ?? null) : null}
             labels={STITCH_CHECK_LABELS}
             waiting="Waiting until every stitch is planned …"
+            nothing={
+              stitches.isCurrent && shown?.told.stitches === 0
+                ? "There is nothing to check: no part that is shown is sewn. Let one be sewn, or show one on the desk."
+                : null
+            }
             onShow={onShow}
             mendOf={mendOf}
           />

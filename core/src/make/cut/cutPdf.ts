@@ -1,5 +1,6 @@
 import { CUT_WAYS } from "../../design/cutFields";
 import type { CutFormat, CutSubject } from "../format";
+import { beyondFrame } from "./beyondFrame";
 import { channelsOf, pdfMatrix, pdfNumbers, pdfPath } from "../pdf/operators";
 import { newDocument, POINTS } from "../pdf/document";
 import { HAIRLINE, WAY_COLORS } from "./colors";
@@ -29,5 +30,6 @@ export const cutPdf: CutFormat = {
   mediaType: "application/pdf",
   kind: "cut",
   options: [],
+  notes: beyondFrame,
   make: makeCutPdf,
 };

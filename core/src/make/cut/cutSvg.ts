@@ -2,6 +2,7 @@ import { decimals } from "../../geometry/decimals";
 import { pathData } from "../../geometry/pathData";
 import { CUT_WAYS } from "../../design/cutFields";
 import type { CutFormat, CutSubject } from "../format";
+import { beyondFrame } from "./beyondFrame";
 import { escapeText } from "../xml";
 import { HAIRLINE, WAY_COLORS } from "./colors";
 
@@ -36,5 +37,6 @@ export const cutSvg: CutFormat = {
   mediaType: "image/svg+xml",
   kind: "cut",
   options: [],
+  notes: beyondFrame,
   make: makeCutSvg,
 };

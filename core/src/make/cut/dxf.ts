@@ -4,6 +4,7 @@ import { isStraight, type Cubic } from "../../geometry/cubic";
 import { segmentsOf } from "../../geometry/path";
 import type { Point } from "../../geometry/point";
 import type { CutFormat, CutSubject } from "../format";
+import { beyondFrame } from "./beyondFrame";
 
 /** A curve this near to an arc is written as one, millimetres. */
 const ARC_WITHIN = 0.0005;
@@ -53,5 +54,6 @@ export const dxf: CutFormat = {
   mediaType: "image/vnd.dxf",
   kind: "cut",
   options: [],
+  notes: beyondFrame,
   make: makeDxf,
 };

@@ -4,6 +4,7 @@ import { decimals } from "../../geometry/decimals";
 import { segmentsOf, type Subpath } from "../../geometry/path";
 import type { Point } from "../../geometry/point";
 import type { CutFormat, CutSubject } from "../format";
+import { beyondFrame } from "./beyondFrame";
 
 /** Places are written to a ten-thousandth of a millimetre. */
 const PLACES = 4;
@@ -79,5 +80,6 @@ export const gcode: CutFormat = {
   mediaType: "text/x.gcode",
   kind: "cut",
   options: [],
+  notes: beyondFrame,
   make: makeGcode,
 };

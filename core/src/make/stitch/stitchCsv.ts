@@ -1,6 +1,7 @@
 import { NEXT_THREAD } from "../../stitch/sewnThread";
 import { decimals } from "../../geometry/decimals";
 import type { StitchFormat, StitchSubject } from "../format";
+import { beyondHoop } from "./beyondHoop";
 
 /** The first line of a table of stitches. */
 export const STITCH_COLUMNS = "x,y,how,thread";
@@ -23,5 +24,6 @@ export const stitchCsv: StitchFormat = {
   mediaType: "text/csv",
   kind: "stitch",
   options: [],
+  notes: beyondHoop,
   make: makeStitchCsv,
 };

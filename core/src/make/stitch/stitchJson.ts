@@ -1,5 +1,6 @@
 import { toldOfStitches } from "../../stitch/told";
 import type { StitchFormat, StitchSubject } from "../format";
+import { beyondHoop } from "./beyondHoop";
 
 /** What a file of stitches says it is. */
 export const STITCHES_FORMAT = "twin-petal-stitches/1";
@@ -36,5 +37,6 @@ export const stitchJson: StitchFormat = {
   mediaType: "application/json",
   kind: "stitch",
   options: [],
+  notes: beyondHoop,
   make: makeStitchJson,
 };

@@ -3,6 +3,7 @@ import { THREAD_THICKNESS } from "../../stitch/thickness";
 import { ENDED, NEXT_THREAD, SEWN } from "../../stitch/sewnThread";
 import type { StitchPlan } from "../../stitch/stitchPlan";
 import type { StitchFormat, StitchSubject } from "../format";
+import { beyondHoop } from "./beyondHoop";
 import { escapeText } from "../xml";
 
 const PLACES = 3;
@@ -43,5 +44,6 @@ export const stitchSvg: StitchFormat = {
   mediaType: "image/svg+xml",
   kind: "stitch",
   options: [],
+  notes: beyondHoop,
   make: makeStitchSvg,
 };

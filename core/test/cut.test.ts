@@ -16,6 +16,7 @@ import { areaOfPath, boxOfPath, segmentsOf, subpathOf } from "../src/geometry/pa
 import { measurePath } from "../src/geometry/pathLength";
 import { buildScene } from "../src/scene/sceneBuilder";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 import { designWith } from "./testDesign";
 
 beforeAll(withGeometryEngine);
@@ -123,6 +124,49 @@ describe("what a cutter does", () => {
       segmentsOf(run).some(([start]) => Math.abs(start.y - bottom) < 1e-6 && Math.abs(start.x - 11) < 1e-3),
     );
     expect(byHand).toHaveLength(1);
+  });
+
+  test("bridges lie evenly: three on a circle a third of it apart; on any outline no stretch between is a tenth longer than even", () => {
+    const round = planOf([plate(30, { cut: { bridges: { count: 3, width: 2 } } })], { kerf: 0 });
+    for (const { runs } of round.strokes) {
+      for (const run of runs) expect(measurePath(run).length).toBeCloseTo((2 * Math.PI * 30 - 3 * 2) / 3, 2);
+    }
+    const whole = (min: number, max: number) => fc.integer({ min, max });
+    const motif = fc.oneof(
+      fc.record({ kind: fc.constant("rectangle"), width: whole(20, 90), height: whole(20, 90), corner: whole(0, 9) }),
+      fc.record({ kind: fc.constant("star"), points: whole(3, 9), outer: whole(30, 60), inner: whole(12, 28) }),
+      fc.record({ kind: fc.constant("petal"), length: whole(40, 90), width: whole(20, 60) }),
+      fc.record({ kind: fc.constant("ellipse"), rx: whole(20, 60), ry: whole(20, 60) }),
+      fc.record({ kind: fc.constant("polygon"), sides: whole(3, 9), radius: whole(20, 60) }),
+    );
+    fc.assert(
+      fc.property(motif, whole(2, 9), (drawn, count) => {
+        const { strokes } = planOf([{ id: "a", motif: drawn, cut: { bridges: { count, width: 1 } } }], { kerf: 0 });
+        const lengths = strokes.flatMap(({ runs }) => runs.map((run) => measurePath(run).length));
+        const around = lengths.reduce((sum, length) => sum + length, 0) + count;
+        expect(lengths).toHaveLength(count);
+        expect(Math.max(...lengths)).toBeLessThan(1.1 * (around / count));
+      }),
+      { numRuns: members(25) },
+    );
+  });
+
+  test("a bridged outline keeps its lead-in, in waste: the head comes down nowhere on the edge of what is kept", () => {
+    const bridges = { count: 3, width: 2 };
+    const { strokes, length } = planOf([plate(30, { cut: { bridges } }), holes(1, 10, 0, { cut: { bridges } })], {
+      kerf: 0,
+      leadIn: 3,
+    });
+    const runs = strokes.flatMap((stroke) => stroke.runs.map((run) => ({ run, level: stroke.level })));
+    expect(runs).toHaveLength(12);
+    // Each stretch is cut from its middle both ways.
+    expect(length).toBeCloseTo(2 * Math.PI * 40 - 2 * 3 * 2 + 12 * 3, 2);
+    for (const { run, level } of runs) {
+      const [first] = segmentsOf(run);
+      const away = Math.hypot(first?.[0].x ?? 0, first?.[0].y ?? 0);
+      if (level === 0) expect(away).toBeGreaterThan(31);
+      else expect(away).toBeLessThan(9);
+    }
   });
 
   test("lead-in comes by an arc of its length from the waste side, overcut goes on over the beginning", () => {

@@ -1,3 +1,4 @@
+import { at as entryAt } from "../geometry/at";
 import type { Subpath } from "../geometry/path";
 import { measurePath, type MeasuredPath } from "../geometry/pathLength";
 import { distance, type Point } from "../geometry/point";
@@ -12,12 +13,15 @@ export interface Stretch {
 
 /** Places at which a run is looked at for its straightest, for each bridge. */
 const PLACES = 48;
+/** Stretches are as straight as each other where they turn by this much more or less, radians, or by this share: curves are nearly arcs. */
+const ALIKE = 1e-3;
+const ALIKE_SHARE = 0.05;
 /** Bridges by hand are set on runs nearer than this, millimetres. */
 const REACH = 5;
 
 /**
- * Where a closed run is left uncut: so many stretches, one in each equal part of it, at the straightest place there, and one
- * where each place set by hand is nearest. Stretches that would lie on each other become one.
+ * Where a closed run is left uncut: so many stretches about as far from each other, at straight places, and one where each
+ * place set by hand is nearest. Stretches that would lie on each other become one.
  */
 export function bridgesOn(run: Subpath, count: number, width: number, byHand: readonly number[]): Stretch[] {
   const measured = measurePath(run);
@@ -67,19 +71,42 @@ function nearestAlong(measured: MeasuredPath, place: Point): { at: number; away:
   return best;
 }
 
-/** The middles of the straightest stretches, one in each equal part of a run; the part's middle where all are alike. */
-function straightest(measured: MeasuredPath, count: number, width: number): number[] {
-  const { length } = measured;
-  return Array.from({ length: Math.round(count) }, (_, part) => {
-    const [first, size] = [(length * part) / count, length / count];
-    let best = { at: first + size / 2, bend: bendAt(measured, first + size / 2, width) };
-    for (let k = 0; k < PLACES; k++) {
-      const at = first + (size * (k + 0.5)) / PLACES;
-      const bend = bendAt(measured, at, width);
-      if (bend < best.bend - 1e-6) best = { at, bend };
-    }
-    return best.at;
-  });
+/**
+ * The middles of so many stretches that lie about as far from each other: no two next to each other are further apart than
+ * evenly by more than a tenth. Of all such the straightest; where all are alike, from the middle of the first equal part on.
+ */
+function straightest(measured: MeasuredPath, wanted: number, width: number): number[] {
+  const count = Math.round(wanted);
+  const step = measured.length / (count * PLACES);
+  const bends = Array.from({ length: count * PLACES }, (_, k) => bendAt(measured, k * step, width));
+  let best: { readonly middles: readonly number[]; readonly bend: number } = { middles: [], bend: Infinity };
+  for (const first of fromTheMiddle(PLACES)) {
+    const middles = Array.from({ length: count }, (_, part) => straightestNear(bends, part * PLACES + first));
+    const bend = middles.reduce((sum, at) => sum + entryAt(bends, at), 0);
+    if (isStraighter(bend, best.bend)) best = { middles, bend };
+  }
+  return best.middles.map((at) => at * step);
+}
+
+/** Numbers below another, from the middle out. */
+function fromTheMiddle(count: number): number[] {
+  const middle = Math.floor(count / 2);
+  return Array.from({ length: count }, (_, k) => middle + (k % 2 === 0 ? k / 2 : -(k + 1) / 2));
+}
+
+/** Of the places a twentieth of the even distance around one the straightest, itself where none is by more than a little. */
+function straightestNear(bends: readonly number[], at: number): number {
+  const reach = Math.floor(PLACES / 20);
+  let best = at % bends.length;
+  for (let off = -reach; off <= reach; off++) {
+    const near = (at + off + bends.length) % bends.length;
+    if (isStraighter(entryAt(bends, near), entryAt(bends, best))) best = near;
+  }
+  return best;
+}
+
+function isStraighter(bend: number, than: number): boolean {
+  return bend < Math.min(than - ALIKE, than * (1 - ALIKE_SHARE));
 }
 
 /** How far the direction turns over a stretch, radians. */

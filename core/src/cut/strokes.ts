@@ -4,7 +4,7 @@ import { tangentAt, type Cubic } from "../geometry/cubic";
 import { offsetPath } from "../geometry/offset/offset";
 import { toDegrees } from "../geometry/angle";
 import { arcSegments } from "../geometry/arc";
-import { areaOfPath, segmentsOf, subpathOf, type Path, type Subpath } from "../geometry/path";
+import { areaOfPath, reversePath, segmentsOf, subpathOf, type Path, type Subpath } from "../geometry/path";
 import { measurePath, nodeLengths } from "../geometry/pathLength";
 import { distance, type Point } from "../geometry/point";
 import { begunAt, stretchOf } from "../geometry/stretchOf";
@@ -53,12 +53,13 @@ export function aroundRun(
   { leadIn, overcut }: Pick<CutSettings, "leadIn" | "overcut">,
 ): Subpath[] {
   const { length } = measurePath(run);
+  const side = wasteSide(run, level);
   if (bridges.length > 0) {
     const cuts = between(bridges, length);
-    return cuts.map(({ from, to }) => stretchOf(run, from, to));
+    return cuts.flatMap(({ from, to }) => betweenBridges(run, { from, to }, leadIn, side));
   }
   const begun = begunAt(run, at);
-  const lead = leadIn > 0 ? leadArc(begun, level, leadIn) : [];
+  const lead = leadIn > 0 ? leadArc(begun, side, leadIn) : [];
   const over = overcut > 0 ? segmentsOf(stretchOf(begun, 0, Math.min(overcut, length))) : [];
   return [subpathOf([...lead, ...segmentsOf(begun), ...over], false)];
 }
@@ -73,14 +74,33 @@ function between(bridges: readonly Stretch[], length: number): Stretch[] {
   });
 }
 
-/** A quarter circle of a length that comes from the waste side and meets the run in its direction. */
-function leadArc(run: Subpath, level: number, length: number): Cubic[] {
+/**
+ * A stretch between two bridges. Entered from waste it is cut from its middle both ways: at its ends the head would come down
+ * on the edge of what is kept, or beside the bridge.
+ */
+function betweenBridges(run: Subpath, { from, to }: Stretch, leadIn: number, side: Side): Subpath[] {
+  if (leadIn === 0) return [stretchOf(run, from, to)];
+  const middle = (from + to) / 2;
+  const [on, [back]] = [stretchOf(run, middle, to), reversePath([stretchOf(run, from, middle)])];
+  const entered = (stretch: Subpath, own: Side) =>
+    subpathOf([...leadArc(stretch, own, leadIn), ...segmentsOf(stretch)], false);
+  return [entered(on, side), ...(back ? [entered(back, side === 1 ? -1 : 1)] : [])];
+}
+
+/** On which side of a run waste lies, as it goes: 1 for its left as the sheet is seen. */
+type Side = 1 | -1;
+
+/** Waste lies outside of outer outlines and inside of inner ones; a run that goes clockwise on the sheet has its outside at its left. */
+function wasteSide(run: Subpath, level: number): Side {
+  return areaOfPath([run]) > 0 === (level % 2 === 0) ? 1 : -1;
+}
+
+/** A quarter circle of a length that comes from a side and meets the run in its direction. */
+function leadArc(run: Subpath, side: Side, length: number): Cubic[] {
   const [first] = segmentsOf(run);
   if (!first) return [];
   const radius = length / (Math.PI / 2);
   const { x, y } = tangentAt(first, 0);
-  // Waste lies outside of outer outlines and inside of inner ones; a run that goes clockwise on the sheet has its outside at its left.
-  const side = (areaOfPath([run]) > 0 ? 1 : -1) * (level % 2 === 0 ? 1 : -1);
   const centre = { x: first[0].x + y * radius * side, y: first[0].y - x * radius * side };
   const end = toDegrees(Math.atan2(first[0].x - centre.x, centre.y - first[0].y));
   const arc = arcSegments(radius, end + 90 * side, end, centre);

@@ -71,3 +71,27 @@ test("an earlier save is kept as a take; a state that is kept already is told", 
   await panel.getByRole("button", { name: "Keep this state" }).click();
   await expect(page.getByText("This state is kept already, as “Take 2”.")).toBeVisible();
 });
+
+test("a take kept before the list of takes has come is in it", async ({ page }) => {
+  const desk = new Maker(page);
+  await desk.open("plaster-fan");
+  let release: () => void = () => undefined;
+  const kept = new Promise<void>((resolve) => (release = resolve));
+  let isFirst = true;
+  // The list that is read as the panel opens is answered before the take is kept, and comes after.
+  await page.route(/\/takes$/, async (route) => {
+    if (route.request().method() === "POST") {
+      const answer = await route.fetch();
+      release();
+      await route.fulfill({ response: answer });
+    } else if (isFirst) {
+      isFirst = false;
+      const early = await route.fetch();
+      await kept;
+      await route.fulfill({ response: early }).catch(() => undefined);
+    } else await route.continue();
+  });
+  await page.getByRole("button", { name: "Takes" }).click();
+  await page.getByRole("button", { name: "Keep this state" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of Take 1" })).toBeVisible();
+});

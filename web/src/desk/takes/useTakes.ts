@@ -4,6 +4,7 @@ import { toast } from "sonner";
 import { problemLine, readDesign, toFile, type Design } from "@twin-petal/core";
 import { createDesign } from "@/api/designs";
 import { messageOf } from "@/api/http";
+import { readAnew } from "@/api/readAnew";
 import { dropTake, fetchSave, keepTake, nameTake, type Take } from "@/api/takes";
 import { useDeskStore } from "@/store/deskStore";
 import { goBackTo } from "@/store/edits/goBack";
@@ -19,13 +20,7 @@ export function useTakes() {
   const client = useQueryClient();
   const go = useNavigate();
   const saved = useSaves(id);
-  const changed = () =>
-    void Promise.all(
-      [
-        ["takes", id],
-        ["saves", id],
-      ].map((queryKey) => client.invalidateQueries({ queryKey })),
-    );
+  const changed = () => void readAnew(client, ["takes", id], ["saves", id]);
 
   const keep = useMutation({
     mutationFn: async (name: string) => keepTake(id, name, await whenSaved(store)),

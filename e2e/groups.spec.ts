@@ -19,7 +19,7 @@ test("parts are chosen by a loop, grouped, renamed, moved as one, doubled, repea
   const desk = new Maker(page);
   await desk.lay(FIVE);
   const chosen = page.getByRole("region", { name: "Chosen parts" });
-  const tile = (name: string) => page.getByRole("button", { name: new RegExp(`^Group ${name}, 3 parts$`) });
+  const tile = (name: string) => page.getByRole("button", { name: new RegExp(`^Group ${name}, 3 parts(, a tool)?$`) });
 
   // A loop around three of them, drawn with Shift.
   await page.keyboard.down("Shift");
@@ -70,6 +70,16 @@ test("parts are chosen by a loop, grouped, renamed, moved as one, doubled, repea
       {},
     ],
   });
+
+  // What repeats it is removed and brought back: without it the group is made by itself.
+  const whole = page.getByRole("button", { name: /^Part .*Blossom, repeated/ });
+  await expect(page.getByRole("button", { name: "Group Blossom, 3 parts, a tool" })).toBeVisible();
+  await page.getByRole("button", { name: "More for Blossom, repeated", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Remove" }).click();
+  await expect(whole).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Group Blossom, 3 parts", exact: true })).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("button", { name: "Group Blossom, 3 parts, a tool" })).toBeVisible();
 
   await page.getByRole("button", { name: "More for Blossom", exact: true }).click();
   await page.getByRole("menuitem", { name: "Ungroup" }).click();

@@ -1,4 +1,5 @@
 import type { Problem } from "../formula/problem";
+import { motifOf } from "../motif/list";
 import type { Design } from "./design";
 import type { PartGroup } from "./groupFields";
 import type { Part } from "./partFields";
@@ -32,6 +33,11 @@ export function groupsAround({ groups }: Pick<Grouped, "groups">, innermost: str
 /** Whether a part is made by itself: it is shown, and neither it nor a group around it is a tool or a guide. */
 export function isMade(design: Pick<Grouped, "groups">, { visible, role, group }: Part): boolean {
   return visible && role === "show" && groupsAround(design, group).every((around) => around.role === "show");
+}
+
+/** Whether a part repeats another part, or a group, as a whole. */
+export function repeatsWhole({ motif }: Pick<Part, "motif">): boolean {
+  return motifOf(motif.kind)?.repeatsWhole ?? false;
 }
 
 /** What is wrong with the groups: ids that are parts' too, groups that are not there, groups that are in themselves. */

@@ -17,6 +17,8 @@ export interface MotifDefinition {
   readonly origin: MotifOrigin;
   /** Whether it is a line rather than an area. */
   readonly open: boolean;
+  /** Whether its pieces are whole copies of other parts, which say how they are made. */
+  readonly repeatsWhole: boolean;
   /** The motif's values with formulas computed; problems are noted at the path. */
   prepare: (stored: StoredFields, resolver: Resolver, path: string) => PreparedMotif;
 }
@@ -53,6 +55,7 @@ interface MotifParts<T> {
   readonly fields: FieldsOf<T>;
   readonly origin?: MotifOrigin;
   readonly open?: true;
+  readonly repeatsWhole?: true;
   /** Draws the outline in millimetres: foot at the origin growing up, or centred where the kind is round. */
   outline: (values: T, surroundings: Surroundings) => Path | Drawing;
   handles?: (values: T) => readonly NumberHandle[];
@@ -69,6 +72,7 @@ export function defineMotif<T extends object>(parts: MotifParts<T>): MotifDefini
     fields: { ...parts.fields },
     origin: parts.origin ?? "ready",
     open: parts.open ?? false,
+    repeatsWhole: parts.repeatsWhole ?? false,
     prepare(stored, resolver, path) {
       const values = resolveFields(parts.fields, stored, resolver, path);
       for (const conflict of parts.conflicts?.(values) ?? []) {

@@ -12,6 +12,7 @@ interface PartValues {
 export const part = defineMotif<PartValues>({
   kind: "part",
   origin: "made",
+  repeatsWhole: true,
   fields: {
     part: partName(""),
     /** About its own origin, or where it stands on the sheet. */

@@ -23,7 +23,7 @@ export function ViewSwitch() {
     <div
       role="group"
       aria-label="The middle shows"
-      className="absolute top-3 left-1/2 z-10 flex -translate-x-1/2 rounded-md border border-hairline bg-surface p-0.5 shadow-floating"
+      className="absolute top-14 left-3 z-10 flex rounded-md border border-hairline bg-surface p-0.5 shadow-floating"
     >
       {VIEWS.filter(({ shows }) => isOffered[shows]).map(({ shows, words, key }) => (
         <button

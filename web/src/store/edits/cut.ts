@@ -19,6 +19,13 @@ export function changeCut(part: string, change: Partial<CutValue>, label: string
   );
 }
 
+/** Says nothing of how a part is cut: it is cut through, or as what it repeats whole is cut. */
+export function cutAsItComes(part: string): Edit {
+  return partEdit(part, "cut it as it comes", (draft) => {
+    draft.cut = null;
+  });
+}
+
 /** Leaves a part alone. */
 export function leaveUncut(part: string): Edit {
   return partEdit(part, "leave it uncut", (draft) => {

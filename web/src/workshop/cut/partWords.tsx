@@ -1,14 +1,26 @@
-import { CUT_FIELDS, CUT_WAYS, NOT_CUT, WAY_COLORS, type CutValue, type CutWay, type Part } from "@twin-petal/core";
+import {
+  CUT_FIELDS,
+  CUT_WAYS,
+  NOT_CUT,
+  repeatsWhole,
+  WAY_COLORS,
+  type CutValue,
+  type CutWay,
+  type Part,
+} from "@twin-petal/core";
 import { useDesign, useEditing } from "@/store/deskStore";
-import { changeCut, cutValueOf, dropBridges, leaveUncut } from "@/store/edits/cut";
+import { changeCut, cutAsItComes, cutValueOf, dropBridges, leaveUncut } from "@/store/edits/cut";
 import { BoundChoice } from "@/desk/fields/boundChoice";
 import { TableNumber } from "@/desk/fields/tableNumber";
 import { WordButton } from "@/desk/fields/wordButton";
 import { Sentence } from "@/ui/sentence";
 
 const WORDS = { cut: "cut through", score: "scored", engrave: "engraved", draw: "drawn", none: "left alone" } as const;
-const WAYS: readonly (CutWay | typeof NOT_CUT)[] = [...CUT_WAYS, NOT_CUT];
-const CHOICES = WAYS.map((value) => ({ value, words: WORDS[value] }));
+type Way = CutWay | typeof NOT_CUT | "members";
+const WAYS: readonly Exclude<Way, "members">[] = [...CUT_WAYS, NOT_CUT];
+const CHOICES = WAYS.map((value): { value: Way; words: string } => ({ value, words: WORDS[value] }));
+/** Of a part that repeats others whole. */
+const CHOICES_OF_WHOLE = [{ value: "members" as const, words: "cut as what it repeats is" }, ...CHOICES];
 const { hatch: HATCH, bridges: BRIDGES } = CUT_FIELDS;
 
 /** How every part that is made is cut, in sentences. */
@@ -28,17 +40,21 @@ export function PartsWords() {
 function PartWords({ part }: { part: Part }) {
   const { edit } = useEditing();
   const cut = cutValueOf(part);
-  const as = cut === NOT_CUT ? NOT_CUT : cut.as;
-  const set = (way: CutWay | typeof NOT_CUT) =>
-    edit(way === NOT_CUT ? leaveUncut(part.id) : changeCut(part.id, { as: way }, `${WORDS[way]}: ${part.name}`));
+  const isWhole = repeatsWhole(part);
+  const as: Way = isWhole && part.cut === null ? "members" : cut === NOT_CUT ? NOT_CUT : cut.as;
+  const set = (way: Way) => {
+    if (way === "members") edit(cutAsItComes(part.id));
+    else edit(way === NOT_CUT ? leaveUncut(part.id) : changeCut(part.id, { as: way }, `${WORDS[way]}: ${part.name}`));
+  };
   return (
     <Sentence>
       <span
         aria-hidden="true"
         className="mr-1.5 inline-block h-1 w-4 rounded align-middle"
-        style={{ background: as === NOT_CUT ? "var(--hairline)" : WAY_COLORS[as] }}
+        style={{ background: as === NOT_CUT || as === "members" ? "var(--hairline)" : WAY_COLORS[as] }}
       />
-      <b>{part.name}</b> is <BoundChoice label={`${part.name} is`} value={as} choices={CHOICES} onChange={set} />
+      <b>{part.name}</b> is{" "}
+      <BoundChoice label={`${part.name} is`} value={as} choices={isWhole ? CHOICES_OF_WHOLE : CHOICES} onChange={set} />
       {cut !== NOT_CUT && as === "engrave" && <HatchWords part={part} cut={cut} />}
       {cut !== NOT_CUT && as === "cut" && <BridgeWords part={part} cut={cut} />}.
     </Sentence>

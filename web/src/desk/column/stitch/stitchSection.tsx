@@ -4,6 +4,7 @@ import {
   LINE_STITCHES,
   NOT_SEWN,
   SEWING_ORDERS,
+  repeatsWhole,
   STITCH_FIELDS,
   UNDERLAYS,
   type FillStitchValue,
@@ -25,7 +26,7 @@ import type { LineNumberName } from "./lineStitch";
 import { LINE_STITCH_LABELS } from "./lineStitchLabels";
 import { ORDER_WORDS, PLACE_WORDS, UNDERLAY_WORDS } from "./stitchWords";
 
-type Sewn = Pick<Part, "id" | "name" | "stitch" | "finish">;
+type Sewn = Pick<Part, "id" | "name" | "motif" | "stitch" | "finish">;
 type FillNumberName = "angle" | "spacing" | "length" | "shift" | "inset";
 const { fill: FILL, line: LINE } = STITCH_FIELDS;
 
@@ -44,7 +45,12 @@ export const StitchSection = memo(function StitchSection({ part, named = false }
   if (stitch === null && !named) return null;
   return (
     <section aria-label={named ? `Stitches of ${part.name}` : "Stitches"}>
-      {value === NOT_SEWN ? (
+      {stitch === null && repeatsWhole(part) ? (
+        <Sentence>
+          <b>{part.name}</b> is sewn as what it repeats is.
+          <WordButton onClick={() => edit(changeStitch(id, {}, "sew it all alike"))}>sew it all alike …</WordButton>
+        </Sentence>
+      ) : value === NOT_SEWN ? (
         <Sentence>
           <b>{named ? part.name : "Thread"}</b> is left out.
           <WordButton onClick={() => edit(setStitch(id, null, "sew it as it is painted"))}>sew it</WordButton>
@@ -61,13 +67,16 @@ export const StitchSection = memo(function StitchSection({ part, named = false }
 });
 
 /** Of a part that is sewn as it is painted: to sew it otherwise. */
-export function SewOffer({ part: { id, stitch } }: { part: Sewn }) {
+export function SewOffer({ part }: { part: Sewn }) {
+  const { id, stitch } = part;
   const { edit } = useEditing();
   const store = useDeskStore();
   if (stitch !== null) return null;
   return (
     <WordButton
-      title="In thread it is sewn as it is painted"
+      title={
+        repeatsWhole(part) ? "In thread it is sewn as what it repeats is" : "In thread it is sewn as it is painted"
+      }
       onClick={() => {
         edit(changeStitch(id, {}, "sew it otherwise"));
         // What is said of thread is seen in thread, neighbours and all.

@@ -255,6 +255,41 @@ describe("checks", () => {
     expect(checkedAs(planOf([plate(30)], { kept: "sheet" }), "islands").state).toBe("passed");
   });
 
+  test("cuts that go through a neighbouring piece are told with their places; pieces that touch or lie in each other do not", () => {
+    const whole = (min: number, max: number) => fc.integer({ min, max });
+    const disc = fc.record({ radius: whole(6, 40), x: whole(-40, 40), y: whole(-40, 40) });
+    fc.assert(
+      fc.property(fc.uniqueArray(disc, { minLength: 1, maxLength: 6, selector: JSON.stringify }), (discs) => {
+        const plan = planOf(
+          discs.map(({ radius, x, y }, index) => ({ id: `d${index}`, motif: { kind: "disc", radius, at: { x, y } } })),
+          { kerf: 0 },
+        );
+        // Two circles cross twice where their middles lie between the difference and the sum of their radii apart.
+        const exact: { x: number; y: number }[] = [];
+        discs.forEach((a, i) =>
+          discs.slice(0, i).forEach((b) => {
+            const apart = Math.hypot(b.x - a.x, b.y - a.y);
+            if (apart >= a.radius + b.radius || apart <= Math.abs(a.radius - b.radius)) return;
+            const along = (apart ** 2 + a.radius ** 2 - b.radius ** 2) / (2 * apart);
+            const off = Math.sqrt(a.radius ** 2 - along ** 2);
+            for (const side of [-off, off]) {
+              exact.push({
+                x: a.x + (along * (b.x - a.x) - side * (b.y - a.y)) / apart,
+                y: a.y + (along * (b.y - a.y) + side * (b.x - a.x)) / apart,
+              });
+            }
+          }),
+        );
+        const found = checkedAs(plan, "crossing");
+        const away = (point: { x: number; y: number }, places: readonly { x: number; y: number }[]) =>
+          Math.min(...places.map((place) => Math.hypot(place.x - point.x, place.y - point.y)));
+        for (const point of exact) expect(away(point, found.places)).toBeLessThan(0.06);
+        for (const place of found.places) expect(away(place, exact)).toBeLessThan(0.06);
+      }),
+      { numRuns: members(40) },
+    );
+  });
+
   test("webs narrower than a width are found where they are, sharp corners are none", () => {
     const neck = { id: "neck", motif: { kind: "rectangle", width: 30, height: 0.8 } };
     const joined = designWith({

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
 import {
   checkSolids,
   lengthOfLayer,
@@ -10,6 +11,7 @@ import {
   type SolidCheckKind,
 } from "../src";
 import { withGeometryEngine, withSolidEngine } from "./prepared";
+import { members } from "./randomMembers";
 import { layoutOf } from "./solidModels";
 import { designWith, partDesign } from "./testDesign";
 
@@ -97,6 +99,52 @@ describe("checks say what would go wrong, as figures with places", () => {
       expect(Math.hypot(x, y)).toBeCloseTo(12, 3);
       expect(z).toBeCloseTo(2.5, 3);
     }
+  });
+
+  test("holes are those of the solid as a whole, whatever its colours and however many pieces they come in", async () => {
+    const block = (id: string, color: string, more: object) => ({
+      id,
+      finish: { fill: color },
+      solid: { depth: 4 },
+      ...more,
+    });
+    const petals = { motif: { kind: "petal", length: 18, width: 8 }, rules: [{ kind: "turn", count: 6 }] };
+    const whole = (min: number, max: number) => fc.integer({ min, max });
+    const through = async (parts: readonly object[]) => (await checked(designWith({ parts })))("holes").figures.through;
+    const lily = [
+      block("petals", "#C8442B", { ...petals }),
+      block("tips", "#D9A24B", { motif: { kind: "disc", radius: 3 }, rules: [{ kind: "ring", count: 6, radius: 16 }] }),
+    ];
+    expect(await through(lily)).toBe(0);
+    await fc.assert(
+      fc.asyncProperty(whole(1, 4), whole(1, 5), whole(0, 3), async (tubes, beads, others) => {
+        // Tubes apart, each with beads of other colours on its rim, and solid discs of a third colour beside them.
+        const parts = [
+          block("tubes", "#17566B", {
+            motif: { kind: "ring", outer: 10, inner: 5 },
+            rules: [{ kind: "step", count: tubes, move: { x: 40, y: 0 } }],
+          }),
+          block("beads", "#C8442B", {
+            motif: { kind: "disc", radius: 1 },
+            rules: [
+              { kind: "ring", count: beads, radius: 10 },
+              { kind: "step", count: tubes, move: { x: 40, y: 0 }, pivot: { x: 0, y: 0 } },
+            ],
+          }),
+          ...(others > 0
+            ? [
+                block("others", "#D9A24B", {
+                  motif: { kind: "disc", radius: 3 },
+                  rules: [{ kind: "step", count: others, move: { x: 20, y: 0 } }],
+                  at: { y: 50 },
+                }),
+              ]
+            : []),
+        ];
+        expect(await through(parts)).toBe(tubes);
+      }),
+      { numRuns: members(6) },
+    );
   });
 
   test("a wall of half a millimetre is thin, one of two is not", async () => {

@@ -1,5 +1,6 @@
 import type { CutPlan } from "../plan";
 import { amount } from "./amount";
+import { crossing } from "./crossing";
 import type { FlatCheckResult } from "./definition";
 import { doubled } from "./doubled";
 import { fits } from "./fits";
@@ -9,7 +10,7 @@ import { open } from "./open";
 import { small } from "./small";
 
 /** Everything that is looked at before something is cut, in order. */
-export const CUT_CHECKS = [fits, islands, open, doubled, small, narrow, amount] as const;
+export const CUT_CHECKS = [fits, islands, open, doubled, crossing, small, narrow, amount] as const;
 
 /** The name of a check. */
 export type CutCheckKind = (typeof CUT_CHECKS)[number]["kind"];

@@ -1,5 +1,6 @@
 import type { Manifold } from "manifold-3d";
 import { boxOfMesh } from "../../form/mesh";
+import { piecesOfMesh } from "../../form/meshPieces";
 import { applySpace, spaceAt, type SpacePoint } from "../../geometry/space";
 import type { SolidGroup } from "../layout";
 import { defineCheck, MOST_PLACES } from "./definition";
@@ -10,11 +11,12 @@ const NEAR = 0.02;
 /** How many holes go through, and which cuts end within: where a cutter's own end is part of the surface. */
 export const holes = defineCheck({
   kind: "holes",
-  check({ solid, bodies, layout }) {
+  check({ solid, whole, layout }) {
     const cutters = layout.parts.filter(({ role }) => role === "cutter").flatMap(({ groups }) => groups);
     const blind = cutters.flatMap((group) => blindEnds(group, solid));
     const cuts = cutters.reduce((sum, { copies }) => sum + copies.length, 0);
-    const through = solid.genus() + bodies.reduce((most, body) => Math.max(most, body.pieces), 1) - 1;
+    // The engine counts as if there were one surface: each further one, of whatever colour, lowers it by one.
+    const through = solid.genus() + piecesOfMesh(whole).length - 1;
     return {
       state: blind.length === 0 ? "passed" : "doubtful",
       figures: { through, cuts, blind: blind.length },

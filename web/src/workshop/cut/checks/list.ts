@@ -1,4 +1,5 @@
 import { amount } from "./amount";
+import { crossing } from "./crossing";
 import type { CutCheckLabel } from "./definition";
 import { doubled } from "./doubled";
 import { fits } from "./fits";
@@ -8,4 +9,13 @@ import { open } from "./open";
 import { small } from "./small";
 
 /** How every check of cuts is told, in order. */
-export const CUT_CHECK_LABELS: readonly CutCheckLabel[] = [fits, islands, open, doubled, small, narrow, amount];
+export const CUT_CHECK_LABELS: readonly CutCheckLabel[] = [
+  fits,
+  islands,
+  open,
+  doubled,
+  crossing,
+  small,
+  narrow,
+  amount,
+];

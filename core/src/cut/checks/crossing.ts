@@ -1,0 +1,65 @@
+import Flatbush from "flatbush";
+import { boxOfPoints } from "../../geometry/box";
+import { crossingsOf, type Owned } from "../../geometry/crossings";
+import { flattenPath } from "../../geometry/flatten";
+import { segmentsOf, type Subpath } from "../../geometry/path";
+import { measurePath } from "../../geometry/pathLength";
+import { distance, type Point } from "../../geometry/point";
+import { isInside } from "../../geometry/pointInLoop";
+import { placesOnRuns } from "../bridges";
+import { defineCutCheck } from "./definition";
+
+/** Crossings nearer than this are one place, millimetres. */
+const ONE_PLACE = 0.05;
+/** How far before and behind a crossing it is looked whether an outline goes through another, millimetres: near, and where they cross flatly. */
+const BESIDE = [0.02, 0.1];
+/** Chords by which it is told what lies inside an outline, millimetres from its curves. */
+const FINE = 0.001;
+
+/** Whether a cut goes through a neighbouring piece. */
+export const crossing = defineCutCheck({
+  kind: "crossing",
+  check({ loops }) {
+    const runs = loops.map(({ run }) => run);
+    const chords = runs.map((run) => flattenPath([run], FINE)[0] ?? []);
+    const places: Point[] = [];
+    for (const { point, owners } of meetingsOf(runs)) {
+      const [one, two] = owners;
+      const run = runs[one];
+      if (!run || places.some((known) => distance(known, point) < ONE_PLACE)) continue;
+      if (goesThrough(run, chords[two] ?? [], point)) places.push(point);
+    }
+    return { state: places.length > 0 ? "doubtful" : "passed", figures: { count: places.length }, places };
+  },
+});
+
+/** Where curves of different runs meet; touching is meeting too. */
+function meetingsOf(runs: readonly Subpath[]) {
+  const curves = runs.flatMap((run, owner) => segmentsOf(run).map((cubic): Owned => ({ cubic, owner })));
+  if (curves.length === 0) return [];
+  const boxes = curves.map(({ cubic }) => boxOfPoints(cubic));
+  const index = new Flatbush(curves.length);
+  for (const { left, top, right, bottom } of boxes) index.add(left, top, right, bottom);
+  index.finish();
+  return curves.flatMap((curve, number) => {
+    const box = boxes[number];
+    if (!box) return [];
+    return index
+      .search(
+        box.left,
+        box.top,
+        box.right,
+        box.bottom,
+        (other) => other > number && curves[other]?.owner !== curve.owner,
+      )
+      .flatMap((other) => crossingsOf([curve, ...(curves[other] ? [curves[other]] : [])]));
+  });
+}
+
+/** Whether a run comes from one side of an outline and goes on on the other, at a place on both. */
+function goesThrough(run: Subpath, outline: readonly Point[], place: Point): boolean {
+  const measured = measurePath(run);
+  const at = placesOnRuns([run], [place], Infinity).get(0)?.[0] ?? 0;
+  const isIn = (length: number) => isInside(measured.at(length).point, outline);
+  return BESIDE.some((off) => isIn(at - off) !== isIn(at + off));
+}

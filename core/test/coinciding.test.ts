@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { areaOfPath, segmentsOf, type Path } from "../src/geometry/path";
 import { measurePath } from "../src/geometry/pathLength";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 import { outlinesOf, partOf } from "./scenes";
 import { partDesign } from "./testDesign";
 
@@ -173,5 +174,33 @@ describe("lines that are nearly the same", () => {
   test.each([10, 10.0001, 10.005])("rectangles in a row at %f draw the side between two once", (pitch) => {
     const row: Content = [{ kind: "rectangle", width: 10, height: 8 }, [{ kind: "grid", columns: 3, rows: 1, pitch }]];
     expect(Math.abs(drawnOnce(row) - 92)).toBeLessThan(0.03);
+  });
+});
+
+describe("faces of outlines that lie on each other", () => {
+  const whole = (min: number, max: number) => fc.integer({ min, max });
+  /** Motifs that a turn about their middle carries onto themselves, and how often. */
+  const motif = fc.oneof(
+    fc.record({ kind: fc.constant("disc"), radius: whole(3, 20) }),
+    fc.record({ kind: fc.constant("ring"), outer: whole(10, 20), inner: whole(2, 8) }),
+    fc.record({ kind: fc.constant("ellipse"), rx: whole(4, 20), ry: whole(4, 20) }),
+    fc.record({ kind: fc.constant("polygon"), sides: whole(3, 8), radius: whole(4, 20) }),
+    fc.record({ kind: fc.constant("star"), points: whole(3, 8), outer: whole(10, 20), inner: whole(3, 9) }),
+  );
+
+  test("are there once, however often they are drawn", () => {
+    fc.assert(
+      fc.property(motif, whole(2, 12), whole(1, 4), (drawn, turns, ring) => {
+        const rules = [
+          { kind: "turn", count: turns },
+          { kind: "ring", count: ring, radius: 60 },
+        ];
+        const areas = faces([drawn, rules]).map(areaOfPath);
+        const covered = areaOfPath(merged([drawn, rules]));
+        // Each place that is covered belongs to one face.
+        expect(Math.abs(areas.reduce((sum, area) => sum + area, 0) - covered)).toBeLessThan(1e-4 * covered);
+      }),
+      { numRuns: members(12) },
+    );
   });
 });

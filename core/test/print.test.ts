@@ -23,6 +23,7 @@ import { emptyDesign } from "../src";
 import { apply } from "../src/geometry/matrix";
 import { buildScene } from "../src/scene/sceneBuilder";
 import { TEST_HOST, withGeometryEngine, withRasteriser } from "./prepared";
+import { members } from "./randomMembers";
 import { designWith } from "./testDesign";
 
 beforeAll(async () => {
@@ -55,6 +56,57 @@ describe("how a sheet lies on pages", () => {
     const { pages, beyond } = layOutPages(card, settingsOf({ ...settings, columns: 2, rows: 2 }));
     expect([pages.length, pages[0]?.windows.length, beyond]).toEqual([1, 4, 0]);
     expect(mostOnPage(card, settingsOf({ ...settings, turned: true }))).toEqual({ columns: 1, rows: 2 });
+  });
+
+  test("tiles: two crop marks at each corner of the sheet, and no mark where the printer does not reach", () => {
+    const side = fc.integer({ min: 220, max: 900 });
+    const settings = fc.record({
+      margin: fc.integer({ min: 0, max: 15 }),
+      overlap: fc.integer({ min: 0, max: 20 }),
+      bleed: fc.integer({ min: 0, max: 4 }),
+    });
+    fc.assert(
+      fc.property(side, side, settings, (width, height, own) => {
+        // On a page that a side just fits there is no room for marks beside it.
+        const hasRoom = (size: number, paper: number) => {
+          const left = paper - 2 * own.margin - size - 2 * own.bleed;
+          return left < 0 || left >= 6;
+        };
+        fc.pre(hasRoom(width, A4.width) && hasRoom(height, A4.height));
+        const { pages } = layOutPages({ width, height }, settingsOf({ ...own, paper: A4, marks: true, bar: false }));
+        // Places on the sheet, from its middle, of marks that lie level and upright.
+        const [level, upright]: { x: number; y: number }[][] = [[], []];
+        for (const { windows, marks } of pages) {
+          const [, , , , middleX = 0, middleY = 0] = windows[0]?.matrix ?? [];
+          for (const [from, to] of marks) {
+            for (const { x, y } of [from, to]) {
+              expect(Math.min(x, A4.width - x, y, A4.height - y)).toBeGreaterThanOrEqual(own.margin - 1e-6);
+            }
+            const place = { x: from.x - middleX, y: from.y - middleY };
+            (from.y === to.y ? level : upright)?.push(place);
+          }
+        }
+        for (const [x, y] of [
+          [-width / 2, -height / 2],
+          [width / 2, -height / 2],
+          [width / 2, height / 2],
+          [-width / 2, height / 2],
+        ] as const) {
+          const beside = { x: x + Math.sign(x) * (own.bleed + 1), y: y + Math.sign(y) * (own.bleed + 1) };
+          expect(level?.some((mark) => Math.hypot(mark.x - beside.x, mark.y - y) < 1e-6)).toBe(true);
+          expect(upright?.some((mark) => Math.hypot(mark.x - x, mark.y - beside.y) < 1e-6)).toBe(true);
+        }
+      }),
+      { numRuns: members(100) },
+    );
+  });
+
+  test("tiles with marks take no more pages where there is room for them: A3 over A4 stays 2 × 2", () => {
+    const settings = settingsOf({ paper: A4, margin: 5, overlap: 10, marks: true });
+    const { across, down, pages } = layOutPages({ width: 297, height: 420 }, settings);
+    expect([across, down]).toEqual([2, 2]);
+    // 93 mm across and 144 down are left over: all six of the marks' own room.
+    expect(pages[0]?.trim).toMatchObject({ left: 11, top: 11 });
   });
 
   test("whatever the sheet and the paper, every place of the sheet is on a page, at its scale", () => {

@@ -3,7 +3,7 @@ import type { Box } from "../geometry/box";
 import type { Matrix } from "../geometry/matrix";
 import type { Point } from "../geometry/point";
 import type { Size } from "../geometry/size";
-import { barOf, cropMarks, joinMarks, type MarkLine } from "./marks";
+import { barOf, cropMarks, CROP_AWAY, CROP_LENGTH, joinMarks, type MarkLine } from "./marks";
 
 /** How a sheet is printed. */
 export type PrintSettings = ResolvedMaking["print"];
@@ -45,6 +45,9 @@ export interface PrintLayout {
 }
 
 const NEAR = 1e-6;
+/** What crop marks take beside a sheet and its bleed, millimetres, and the least that is enough to cut by. */
+const CROP_ROOM = CROP_AWAY + CROP_LENGTH;
+const SHORTEST_CROP_ROOM = CROP_AWAY + 2;
 
 /** What the printer can reach of a page, millimetres. */
 function printedOf({ paper, margin }: PrintSettings): Size {
@@ -114,7 +117,11 @@ function onOnePage(laid: Size, settings: PrintSettings): PrintLayout {
         trim,
         bleed: windows.length === 1 ? within(grown(all, bleed), paper) : page,
         marks: [
-          ...(settings.marks ? windows.flatMap((window) => cropMarks(window.trim, bleed, paper)) : []),
+          ...(settings.marks
+            ? windows.flatMap((window) =>
+                cropMarks(window.trim, bleed, { left: 0, top: 0, right: paper.width, bottom: paper.height }),
+              )
+            : []),
           ...bar(settings),
         ],
       },
@@ -123,42 +130,65 @@ function onOnePage(laid: Size, settings: PrintSettings): PrintLayout {
   };
 }
 
+/** How something lies along a row of pages. */
+interface Along {
+  /** How many pages it takes. */
+  readonly count: number;
+  /** How far from the first page's printed edge it begins, millimetres. */
+  readonly lead: number;
+}
+
+/**
+ * Something of a length along pages of which so much is printed, each lying over the next by the overlap. Before and behind it
+ * there is room for crop marks where they are wanted: all of theirs, or as much as the pages it takes anyway leave, if that is
+ * enough to cut by. What lies on one page takes no second one for them.
+ */
+function alongPages(length: number, printed: number, overlap: number, marks: boolean): Along {
+  const pagesFor = (size: number) => Math.max(1, Math.ceil((size - overlap) / (printed - overlap) - NEAR));
+  const count = pagesFor(length);
+  if (!marks) return { count, lead: 0 };
+  const left = (count * printed - (count - 1) * overlap - length) / 2;
+  return left >= SHORTEST_CROP_ROOM || count === 1
+    ? { count, lead: Math.min(CROP_ROOM, left) }
+    : { count: pagesFor(length + 2 * CROP_ROOM), lead: CROP_ROOM };
+}
+
+/** How long crop marks are along it; without end, which no page has room for, where they would be too short to cut by. */
+const markFor = ({ lead }: Along) => (lead >= SHORTEST_CROP_ROOM ? lead - CROP_AWAY : Infinity);
+
 /** A large sheet over several pages, each but the last full, which lie over each other by the overlap. */
 function overPages(laid: Size, settings: PrintSettings): PrintLayout {
-  const { paper, margin, overlap, bleed } = settings;
+  const { paper, margin, overlap, bleed, marks } = settings;
   const printed = printedOf(settings);
-  const whole = { width: laid.width + 2 * bleed, height: laid.height + 2 * bleed };
-  const pagesFor = (size: number, room: number) => Math.max(1, Math.ceil((size - overlap) / (room - overlap) - NEAR));
-  const [across, down] = [pagesFor(whole.width, printed.width), pagesFor(whole.height, printed.height)];
+  const across = alongPages(laid.width + 2 * bleed, printed.width, overlap, marks);
+  const down = alongPages(laid.height + 2 * bleed, printed.height, overlap, marks);
   const pages: PrintPage[] = [];
-  for (let row = 0; row < down; row++) {
-    for (let column = 0; column < across; column++) {
+  for (let row = 0; row < down.count; row++) {
+    for (let column = 0; column < across.count; column++) {
       const [x, y] = [column * (printed.width - overlap), row * (printed.height - overlap)];
-      const clip = {
-        left: margin,
-        top: margin,
-        right: margin + Math.min(printed.width, whole.width - x),
-        bottom: margin + Math.min(printed.height, whole.height - y),
-      };
-      const middle = { x: margin - x + whole.width / 2, y: margin - y + whole.height / 2 };
-      const edge = {
-        left: middle.x - laid.width / 2,
-        top: middle.y - laid.height / 2,
-        right: middle.x + laid.width / 2,
-        bottom: middle.y + laid.height / 2,
-      };
+      const [left, top] = [margin - x + across.lead + bleed, margin - y + down.lead + bleed];
+      const edge = { left, top, right: left + laid.width, bottom: top + laid.height };
+      const reached = { left: margin, top: margin, right: margin + printed.width, bottom: margin + printed.height };
+      const clip = common(grown(edge, bleed), reached);
+      const middle = { x: left + laid.width / 2, y: top + laid.height / 2 };
       const trim = common(edge, clip);
-      const neighbours = { left: column > 0, right: column < across - 1, top: row > 0, bottom: row < down - 1 };
-      const marks = settings.marks ? joinMarks(clip, overlap, neighbours, { column, row, margin }) : [];
+      const last = { right: column === across.count - 1, bottom: row === down.count - 1 };
+      const neighbours = { left: column > 0, right: !last.right, top: row > 0, bottom: !last.bottom };
+      const own = marks
+        ? [
+            ...joinMarks(reached, overlap, neighbours, { column, row }),
+            ...cropMarks(edge, bleed, reached, { across: markFor(across), down: markFor(down) }),
+          ]
+        : [];
       pages.push({
         windows: [{ matrix: laidAt(middle, settings), clip, trim }],
         trim,
         bleed: clip,
-        marks: [...marks, ...(row === down - 1 && column === 0 ? bar(settings) : [])],
+        marks: [...own, ...(last.bottom && column === 0 ? bar(settings) : [])],
       });
     }
   }
-  return { paper, across, down, pages, beyond: 0 };
+  return { paper, across: across.count, down: down.count, pages, beyond: 0 };
 }
 
 const bar = (settings: PrintSettings) => (settings.bar ? barOf(settings.paper, settings.margin) : []);

@@ -5,16 +5,23 @@ import type { Size } from "../geometry/size";
 /** A thin line on a page, millimetres from its upper left corner. */
 export type MarkLine = readonly [from: Point, to: Point];
 
-/** How long crop marks are, and how far from what they mark, millimetres. */
-const LENGTH = 5;
-const AWAY = 1;
+/** How long crop marks are, millimetres. */
+export const CROP_LENGTH = 5;
+/** How far from what they mark crop marks begin, millimetres. */
+export const CROP_AWAY = 1;
+const NEAR = 1e-6;
 /** A measuring bar's length and the distance of its strokes. */
 const BAR = 100;
 const STROKE_EVERY = 10;
 
-/** Two lines at each corner of a box, outside of it and of its bleed, as far as they are on the paper. */
-export function cropMarks({ left, top, right, bottom }: Box, bleed: number, { width, height }: Size): MarkLine[] {
-  const away = bleed + AWAY;
+/** Two lines at each corner of a box, outside of it and of its bleed, those that lie whole where they can be printed. */
+export function cropMarks(
+  { left, top, right, bottom }: Box,
+  bleed: number,
+  reached: Box,
+  length: { readonly across: number; readonly down: number } = { across: CROP_LENGTH, down: CROP_LENGTH },
+): MarkLine[] {
+  const away = bleed + CROP_AWAY;
   const lines = [
     { x: left, y: top, across: -1, down: -1 },
     { x: right, y: top, across: 1, down: -1 },
@@ -23,15 +30,16 @@ export function cropMarks({ left, top, right, bottom }: Box, bleed: number, { wi
   ].flatMap(({ x, y, across, down }): MarkLine[] => [
     [
       { x: x + across * away, y },
-      { x: x + across * (away + LENGTH), y },
+      { x: x + across * (away + length.across), y },
     ],
     [
       { x, y: y + down * away },
-      { x, y: y + down * (away + LENGTH) },
+      { x, y: y + down * (away + length.down) },
     ],
   ]);
-  const isOnPaper = ({ x, y }: Point) => x >= 0 && y >= 0 && x <= width && y <= height;
-  return lines.filter(([from, to]) => isOnPaper(from) && isOnPaper(to));
+  const isReached = ({ x, y }: Point) =>
+    x >= reached.left - NEAR && y >= reached.top - NEAR && x <= reached.right + NEAR && y <= reached.bottom + NEAR;
+  return lines.filter((ends) => ends.every(isReached));
 }
 
 /** Which sides of a page others join. */
@@ -42,54 +50,53 @@ interface Neighbours {
   readonly bottom: boolean;
 }
 
-/** Half of a cross's size, millimetres. */
+/** Half of a cross's size at most, millimetres. */
 const ARM = 2;
-/** Strokes in the margin that count a page's place are so long and so far apart. */
+/** Strokes that count a page's place are so long, so far apart, and so far from the printed edge, millimetres. */
 const COUNT = 2;
+const COUNT_AWAY = 1;
 
 /**
- * Crosses in the middle of every overlap, at the same places of the sheet on both pages, and strokes in the margin that count
- * the page's column (above) and row (at its left).
+ * Crosses in the middle of every overlap, at the same places of the sheet on both pages, and strokes at the left edge that count
+ * the page's column, and below them its row: within what is printed, where the page before lies over it or waste is cut off.
  */
 export function joinMarks(
   clip: Box,
   overlap: number,
   neighbours: Neighbours,
-  { column, row, margin }: { readonly column: number; readonly row: number; readonly margin: number },
+  { column, row }: { readonly column: number; readonly row: number },
 ): MarkLine[] {
   const [height, width] = [clip.bottom - clip.top, clip.right - clip.left];
   const down = [clip.top + height * 0.2, clip.top + height * 0.8];
   const across = [clip.left + width * 0.2, clip.left + width * 0.8];
-  const crosses = [
+  // In a narrow overlap they are as small as it is: beyond it the printer may not reach.
+  const arm = Math.min(ARM, overlap / 2);
+  const places = [
     ...(neighbours.left ? down.map((y) => ({ x: clip.left + overlap / 2, y })) : []),
     ...(neighbours.right ? down.map((y) => ({ x: clip.right - overlap / 2, y })) : []),
     ...(neighbours.top ? across.map((x) => ({ x, y: clip.top + overlap / 2 })) : []),
     ...(neighbours.bottom ? across.map((x) => ({ x, y: clip.bottom - overlap / 2 })) : []),
-  ].flatMap(({ x, y }): MarkLine[] => [
+  ];
+  const crosses = (overlap > 0 ? places : []).flatMap(({ x, y }): MarkLine[] => [
     [
-      { x: x - ARM, y },
-      { x: x + ARM, y },
+      { x: x - arm, y },
+      { x: x + arm, y },
     ],
     [
-      { x, y: y - ARM },
-      { x, y: y + ARM },
+      { x, y: y - arm },
+      { x, y: y + arm },
     ],
   ]);
-  if (margin < COUNT + 1) return crosses;
-  const columns = Array.from({ length: column + 1 }, (_, k): MarkLine => {
-    const x = clip.left + k * COUNT;
+  if (neighbours.left && overlap < COUNT_AWAY + COUNT) return crosses;
+  const stroke = (place: number): MarkLine => {
+    const [x, y] = [clip.left + COUNT_AWAY, clip.top + height / 2 + place * COUNT];
     return [
-      { x, y: clip.top - 0.5 },
-      { x, y: clip.top - 0.5 - COUNT },
+      { x, y },
+      { x: x + COUNT, y },
     ];
-  });
-  const rows = Array.from({ length: row + 1 }, (_, k): MarkLine => {
-    const y = clip.top + k * COUNT;
-    return [
-      { x: clip.left - 0.5, y },
-      { x: clip.left - 0.5 - COUNT, y },
-    ];
-  });
+  };
+  const columns = Array.from({ length: column + 1 }, (_, k) => stroke(k));
+  const rows = Array.from({ length: row + 1 }, (_, k) => stroke(column + 3 + k));
   return [...crosses, ...columns, ...rows];
 }
 

@@ -88,7 +88,9 @@ test("parts are scored, engraved or left alone, and the lines say so", async ({ 
   await desk.type("Plate rows", "2");
   await expect(page.locator("#cut-view canvas")).toHaveAttribute("data-painted", "yes");
   await desk.choose("Plate is", "left alone");
-  await expect(desk.check("Amount")).toContainText("nothing is to be cut");
+  await expect(page.getByRole("region", { name: "Checks" })).toContainText(
+    "There is nothing to check: no part that is shown is cut.",
+  );
   await page.getByRole("button", { name: /^Undo/ }).click();
   await page.getByRole("button", { name: /^Undo/ }).click();
   await page.getByRole("button", { name: /^Undo/ }).click();

@@ -6,9 +6,7 @@ import type { CutCheckLabel } from "./definition";
 export const amount: CutCheckLabel = {
   kind: "amount",
   name: "Amount",
-  words: ({ state, figures: { length, travel, seconds, loops } }) =>
-    state === "passed"
-      ? `${counted(loops, "closed cut")}, ${figure((length ?? 0) / 1000, 2)} m with the head down, ` +
-        `${figure((travel ?? 0) / 1000, 2)} m up, ${timeWords(seconds ?? 0)}`
-      : "nothing is to be cut: every part is hidden or left alone",
+  words: ({ figures: { length, travel, seconds, loops } }) =>
+    `${counted(loops, "closed cut")}, ${figure((length ?? 0) / 1000, 2)} m with the head down, ` +
+    `${figure((travel ?? 0) / 1000, 2)} m up, ${timeWords(seconds ?? 0)}`,
 };

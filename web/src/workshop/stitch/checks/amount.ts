@@ -6,8 +6,6 @@ import type { StitchCheckLabel } from "./definition";
 export const amount: StitchCheckLabel = {
   kind: "amount",
   name: "Amount",
-  words: ({ state, figures: { stitches, thread, minutes } }) =>
-    state === "passed"
-      ? `${figure(stitches, 0)} stitches, ${figure(thread)} m of thread, ${timeWords((minutes ?? 0) * 60)}`
-      : "nothing is sewn",
+  words: ({ figures: { stitches, thread, minutes } }) =>
+    `${figure(stitches, 0)} stitches, ${figure(thread)} m of thread, ${timeWords((minutes ?? 0) * 60)}`,
 };

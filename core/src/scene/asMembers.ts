@@ -1,6 +1,7 @@
 import { colorAt, type Paint } from "../finish/paint";
 import { at } from "../geometry/at";
-import { IDENTITY, multiply, type Matrix } from "../geometry/matrix";
+import { addTo } from "../geometry/keyedLists";
+import { multiply, type Matrix } from "../geometry/matrix";
 import { pieceOutline, type Piece, type PieceHeight, type PieceOf } from "../motif/drawing";
 import { carriedBy, NOTHING_CARRIED } from "../rules/carried";
 import { shapeOfCopy } from "../rules/copyOutlines";
@@ -62,9 +63,7 @@ function membersOf({ geometry }: PartScene): Map<string, MemberCopy[]> {
       const name = `${of.part} ${of.copy} ${of.at?.join() ?? told.size}`;
       if (told.has(name)) continue;
       told.add(name);
-      const copies = found.get(of.part) ?? [];
-      found.set(of.part, copies);
-      copies.push({ ...standing(piece, of, matrix), height: heightWithin(outer, piece.height ?? FLAT) });
+      addTo(found, of.part, { ...standing(piece, of, matrix), height: heightWithin(outer, piece.height ?? FLAT) });
     }
   }
   return found;
@@ -74,7 +73,7 @@ const FLAT: PieceHeight = { rise: 0, zScale: 1, tiltX: 0, tiltY: 0 };
 
 function standing(piece: Piece, { copy, at: within }: PieceOf, matrix: Matrix): Omit<MemberCopy, "height"> {
   if (within) return { copy, at: multiply(matrix, within), shape: null };
-  return { copy, at: multiply(matrix, IDENTITY), shape: { path: pieceOutline(piece), pieces: null } };
+  return { copy, at: matrix, shape: { path: pieceOutline(piece), pieces: null } };
 }
 
 /** Another part's copies in the place of a part that repeats it whole. */

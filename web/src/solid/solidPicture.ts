@@ -3,6 +3,7 @@ import { PerspectiveCamera, Vector3 } from "three";
 import { OrbitControls } from "three/addons/controls/OrbitControls.js";
 import type { Point, SpacePoint } from "@twin-petal/core";
 import type { PictureSize, SolidChange, SolidPainter } from "@/workers/solidPainter";
+import { uncover } from "@/paint/uncover";
 import { startSolidPainter } from "@/workers/start";
 import type { Look } from "./eye";
 import { FIELD } from "./outlooks";
@@ -133,10 +134,7 @@ export class SolidPicture {
   }
 
   private tellDrawn({ from, to }: Look): void {
-    for (let older = this.canvas.nextElementSibling; older; older = this.canvas.nextElementSibling) {
-      if (!(older instanceof HTMLCanvasElement)) break;
-      older.remove();
-    }
+    uncover(this.canvas);
     this.drawn.position.set(...from);
     this.drawn.lookAt(...to);
     this.drawn.updateMatrixWorld();

@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import type { Remote } from "comlink";
 import { useSheet } from "@/store/useMaking";
 import { useDesk, useDeskStore, useDesign, type DeskState } from "@/store/deskStore";
@@ -74,6 +74,8 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const [ownView, setOwnView] = useState<View | null>(null);
   const [size, setSize] = useState<Size | null>(null);
   const [isSeen, setSeen] = useState(true);
+  /** How many frames were asked for. */
+  const asked = useRef(0);
   useEffect(() => endAssistant, [endAssistant]);
 
   const { width, height } = useSheet(design);
@@ -88,6 +90,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
     const density = window.devicePixelRatio;
     const ask = ({ history: { design }, chosen, opened, hand: { copy, built, held, thread } }: DeskState) => {
       currency.set(false);
+      const turn = ++asked.current;
       const before = held === "before";
       const shown = before ? opened : design;
       if (!endings.isTried(shown)) return;
@@ -97,7 +100,7 @@ export function PictureProvider({ children }: { children: ReactNode }) {
         (report) => {
           if (!report) return;
           const now = store.getState();
-          currency.set(now.history.design === design && now.hand.held === held);
+          currency.set(turn === asked.current && now.history.design === design && now.hand.held === held);
           if (!before) setLatest({ report, design });
         },
         // Another painter is asked as soon as there is one.

@@ -13,6 +13,7 @@ import { usePicture } from "./pictureContext";
 import { useElementSize } from "./useElementSize";
 import { useSheetHand } from "./useSheetHand";
 import { useViewHand } from "./useViewHand";
+import { uncover } from "@/paint/uncover";
 import { panned, placeIn, toSheet, zoomed } from "@/paint/view";
 
 /** The sheet with the ornament, painted in a worker; handles and hit marks lie over it. */
@@ -43,8 +44,7 @@ export function Stage() {
     const offscreen = canvas.transferControlToOffscreen();
     void painter.attach(transfer(offscreen, [offscreen]));
     return currency.watch((isCurrent) => {
-      if (!isCurrent) return;
-      while (canvas.nextElementSibling) canvas.nextElementSibling.remove();
+      if (isCurrent) uncover(canvas);
     });
   }, [painter, currency]);
 

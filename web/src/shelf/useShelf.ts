@@ -11,6 +11,7 @@ import {
   type ShelfPiece,
 } from "@twin-petal/core";
 import { messageOf } from "@/api/http";
+import { readAnew } from "@/api/readAnew";
 import { fetchPiece, listPieces, putPiece, removePiece, restorePiece, savePiece, type ListedPiece } from "@/api/shelf";
 import { download } from "@/ui/download";
 
@@ -20,7 +21,7 @@ const tell = (error: unknown) => void toast.error(messageOf(error));
 /** What is on the shelf, and what can be done with it. */
 export function useShelf() {
   const client = useQueryClient();
-  const changed = () => void client.invalidateQueries({ queryKey: [SHELF] });
+  const changed = () => void readAnew(client, [SHELF]);
   const pieces = useQuery({ queryKey: [SHELF], queryFn: listPieces });
 
   const put = useMutation({

@@ -3,6 +3,7 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from 
 import { toast } from "sonner";
 import { binDesign, createDesign, fetchDesign, listDesigns, restoreDesign, type WallQuery } from "@/api/designs";
 import { messageOf } from "@/api/http";
+import { readAnew } from "@/api/readAnew";
 
 const WALL = "wall";
 const FIRST_PAGE: string | null = null;
@@ -21,7 +22,7 @@ export function useDesigns(query: WallQuery) {
 /** What can be done with designs on the wall. */
 export function useWallActions() {
   const queries = useQueryClient();
-  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: [WALL] }), [queries]);
+  const refresh = useCallback(() => readAnew(queries, [WALL]), [queries]);
   const showTrouble = (error: unknown) => toast.error(messageOf(error));
 
   const restore = useMutation({ mutationFn: restoreDesign, onSuccess: refresh, onError: showTrouble });

@@ -74,6 +74,7 @@ export function pickCarried(carried: Carried, copies: ArrayLike<number>): Carrie
 
 /** What the product of a rule with a group carries: for each of its `copies` what all `size` copies of the group carried. */
 export function repeatCarried(group: Carried, own: Partial<Carried>, copies: number, size: number): Carried {
+  if (!isCarrying(group) && !isCarrying(own)) return NOTHING_CARRIED;
   return everyTrait((name, { none, together }) => {
     const [before, given] = [group[name], own[name] ?? null];
     if (!before && !given) return null;
@@ -82,6 +83,11 @@ export function repeatCarried(group: Carried, own: Partial<Carried>, copies: num
       return given ? together(inner, at(given, Math.floor(copy / size))) : inner;
     });
   });
+}
+
+/** Whether copies carry anything. */
+function isCarrying({ rise, zScale, tiltX, tiltY, opacity, paint }: Partial<Carried>): boolean {
+  return Boolean(rise ?? zScale ?? tiltX ?? tiltY ?? opacity ?? paint);
 }
 
 /** What one copy carries, everything said. */

@@ -142,11 +142,18 @@ function placeMarks(applied: readonly AppliedRule[], whole: Matrix): PlacedMark[
 
 function groupOf(
   { placements, shapes }: Stage,
-  { foot, ...known }: Pick<Group, "reach" | "surroundings" | "symmetry"> & { readonly foot: Point },
+  {
+    foot,
+    reach,
+    surroundings,
+    symmetry,
+  }: Pick<Group, "reach" | "surroundings" | "symmetry"> & { readonly foot: Point },
   told: string[],
 ): Group {
   return {
-    ...known,
+    reach,
+    surroundings,
+    symmetry,
     count: placements.count,
     box: once(() => boxOfCopies(shapes, placements)),
     foot: () => apply(matrixAt(placements.matrices, 0), foot),

@@ -23,7 +23,8 @@ export function facingOf(face: Face, outward: number): number {
 
 /** The map that sets a copy's foot at a point, looking in a direction (degrees), sized, mirrored if asked for. */
 export function standing(foot: Point, facing: number, size = 1, mirrored = false): Matrix {
-  const [cos, sin] = [size * cosDegrees(facing), size * sinDegrees(facing)];
+  const cos = size * cosDegrees(facing);
+  const sin = size * sinDegrees(facing);
   const side = mirrored ? -1 : 1;
   return [side * cos, side * sin, -sin, cos, foot.x, foot.y];
 }

@@ -9,12 +9,12 @@ export function packMatrices(count: number, matrixOf: (j: number) => Matrix): Fl
 }
 
 /** Lays one copy's matrix in a flat array; entry by entry, which is faster than `set` for so few. */
-export function layMatrix(matrices: Float64Array, copy: number, [a, b, c, d, e, f]: Matrix): void {
+export function layMatrix(matrices: Float64Array, copy: number, matrix: Matrix): void {
   const at = copy * MATRIX_STRIDE;
-  matrices[at] = a;
-  matrices[at + 1] = b;
-  matrices[at + 2] = c;
-  matrices[at + 3] = d;
-  matrices[at + 4] = e;
-  matrices[at + 5] = f;
+  matrices[at] = matrix[0];
+  matrices[at + 1] = matrix[1];
+  matrices[at + 2] = matrix[2];
+  matrices[at + 3] = matrix[3];
+  matrices[at + 4] = matrix[4];
+  matrices[at + 5] = matrix[5];
 }

@@ -23,8 +23,8 @@ import { groundPart } from "./groundPart";
 import { bandsOf } from "./joinedCopies";
 
 interface Remembered {
-  readonly drawingKey: string;
-  readonly geometryKey: string;
+  /** Worked out when a later design is compared. */
+  readonly keys: () => Keys;
   /** Tells two ways of being painted apart; worked out when a part that takes its paint asks. */
   readonly finishKey: () => string;
   readonly drawing: DrawnPart;
@@ -37,6 +37,14 @@ interface Remembered {
   readonly seconds: number;
   /** How much there is to draw of its copies, sides and dots together. */
   readonly drawn: number;
+}
+
+/** What a part's shapes follow from, besides what it uses. */
+interface Keys {
+  /** Of the motif as it is before any rule. */
+  readonly drawing: string;
+  /** Of all copies. */
+  readonly geometry: string;
 }
 
 /** What there is for the rest of a design: seconds to compute it, sides and dots to draw. */
@@ -52,7 +60,7 @@ interface Budget {
  */
 export class SceneBuilder {
   private parts: ReadonlyMap<string, Remembered> = new Map();
-  private ground: { readonly key: string; readonly part: PartScene | null } | null = null;
+  private ground: { readonly key: () => string; readonly part: PartScene | null } | null = null;
 
   /** `onWork` is told the name of each part whose shapes are about to be computed, which may take long. */
   constructor(private readonly onWork: (part: string) => void = () => undefined) {}
@@ -96,8 +104,8 @@ export class SceneBuilder {
   }
 
   private groundOf(sheet: ResolvedSheet): PartScene | null {
-    const key = JSON.stringify([sheet.width, sheet.height, sheet.ground, sheet.grain]);
-    if (this.ground?.key !== key) this.ground = { key, part: groundPart(sheet) };
+    const key = once(() => JSON.stringify([sheet.width, sheet.height, sheet.ground, sheet.grain]));
+    if (!this.ground || this.ground.key() !== key()) this.ground = { key, part: groundPart(sheet) };
     return this.ground.part;
   }
 }
@@ -146,39 +154,22 @@ function computePart(
     ...paintedFrom(part).map((id) => usedOf(id)?.finishKey()),
     ...(isFollowingSheet(part) ? [sheet.width, sheet.height] : []),
   ];
-  const ruleKeys = part.rules.map(({ number, prepared }) => `${number} ${prepared.key}`).join("\n");
-  const drawingKey = [
-    part.motif.key,
-    part.motifAt.join(),
-    part.standsBy,
-    ...part.cutouts.map(({ motif, at }) => `${motif.key} ${at.join()}`),
-    part.join.trimToWedge ? ruleKeys : "",
-    followed.length > 0 ? part.at.join() : "",
-  ].join("\n");
   const { line } = part.finish;
   const beyond = line && part.rules.some(({ prepared }) => prepared.asksReach) ? beyondOutline(line) : 0;
   const reach = (size: number) => (line?.widths === "same" ? beyond : beyond * size);
-  const geometryKey = [
-    beyond,
-    drawingKey,
-    ruleKeys,
-    part.at.join(),
-    part.oneEach,
-    joinKey(part.join, bandsOf(part.finish)),
-    evenLineKey(part.finish.line),
-  ].join("\n");
+  const keys = once(() => keysOf(part, followed.length > 0, beyond));
   const same = before?.followed.every((one, index) => one === followed[index]) ? before : undefined;
   const sceneOf = (id: string) => usedOf(id)?.scene;
-  if (same?.geometryKey !== geometryKey) onWork(part.name);
+  const known = same && same.keys().geometry === keys().geometry ? same : null;
+  if (!known) onWork(part.name);
   const drawing =
-    same?.drawingKey === drawingKey
+    same && same.keys().drawing === keys().drawing
       ? same.drawing
       : drawPart(part, surroundingsOf(multiply(part.at, part.motifAt), sheet, sceneOf, part.groups));
   const around: Around = {
     ofPart: surroundingsOf(part.at, sheet, sceneOf, part.groups),
     onSheet: surroundingsOf(IDENTITY, sheet, sceneOf, part.groups),
   };
-  const known = same?.geometryKey === geometryKey ? same : null;
   const composed =
     known?.composed ?? composeRules(part.rules, drawing, part.at, around.ofPart, { foot: drawing.foot, reach });
   const drawn = drawnOf(part, composed);
@@ -190,8 +181,7 @@ function computePart(
   const shown = { id, name, role, ownRole, visible, geometry, finish, blend, solid, cut, stitch };
   const finishKey = once(() => JSON.stringify([finish, blend, visible, ownRole]));
   return {
-    drawingKey,
-    geometryKey,
+    keys,
     finishKey,
     drawing,
     followed,
@@ -199,4 +189,26 @@ function computePart(
     drawn,
     scene: { ...shown, pattern: once(() => patternOf({ ...part, finish: blended }, drawing, composed, shown, around)) },
   };
+}
+
+function keysOf(part: ResolvedPart, isFollowing: boolean, beyond: number): Keys {
+  const rules = part.rules.map(({ number, prepared }) => `${number} ${prepared.key}`).join("\n");
+  const drawing = [
+    part.motif.key,
+    part.motifAt.join(),
+    part.standsBy,
+    ...part.cutouts.map(({ motif, at }) => `${motif.key} ${at.join()}`),
+    part.join.trimToWedge ? rules : "",
+    isFollowing ? part.at.join() : "",
+  ].join("\n");
+  const geometry = [
+    beyond,
+    drawing,
+    rules,
+    part.at.join(),
+    part.oneEach,
+    joinKey(part.join, bandsOf(part.finish)),
+    evenLineKey(part.finish.line),
+  ].join("\n");
+  return { drawing, geometry };
 }

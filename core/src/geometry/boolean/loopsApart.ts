@@ -1,6 +1,9 @@
 import type { Loop } from "./loop";
 import { Nodes } from "./nodes";
 
+/** Crossings of lines through one point lie so far apart on the grid where they cross flatly, in cells. */
+const ONE_POINT = 16;
+
 /**
  * The loops of an area, each bounding what hangs together without passing a point. Where an area touches itself in a
  * point, the engine runs on into either piece, as its sweep happens to come by, and where pieces lie side by side a cell of
@@ -8,7 +11,7 @@ import { Nodes } from "./nodes";
  * piece, and edges that run there and back between two places bound nothing.
  */
 export function loopsApart(loops: readonly Loop[]): readonly Loop[] {
-  const nodes = new Nodes();
+  const nodes = new Nodes(ONE_POINT);
   const placed = loops.map((loop) => loop.map(({ x, y }) => nodes.at(x, y)));
   const passes = new Uint32Array(nodes.x.length);
   for (const places of placed) {

@@ -166,15 +166,26 @@ function meetingOf(a: Cubic, t: number, b: Cubic, u: number, near: Point): { poi
   if (tEnd !== null && uEnd !== null) return { point: pointAt(a, tEnd), t: tEnd, u: uEnd };
   if (tEnd !== null) {
     const point = pointAt(a, tEnd);
-    return { point, t: tEnd, u: nearestParameter(b, point, u) };
+    return { point, t: tEnd, u: parameterNear(b, point, u) };
   }
   if (uEnd !== null) {
     const point = pointAt(b, uEnd);
-    return { point, t: nearestParameter(a, point, t), u: uEnd };
+    return { point, t: parameterNear(a, point, t), u: uEnd };
   }
   const crossing = meet(a, t, b, u);
-  if (crossing && distance(crossing.point, near) < FARTHEST) return crossing;
-  return { point: near, t: nearestParameter(a, near, t), u: nearestParameter(b, near, u) };
+  if (crossing && isBy(a, t, crossing.t, near) && isBy(b, u, crossing.u, near)) return crossing;
+  return { point: near, t: parameterNear(a, near, t), u: parameterNear(b, near, u) };
+}
+
+/** Whether a curve stays by a place from one parameter to another, and does not go out and come back to it. */
+function isBy(curve: Cubic, from: number, to: number, place: Point): boolean {
+  return [(from + to) / 2, to].every((t) => distance(pointAt(curve, t), place) < FARTHEST);
+}
+
+/** Where a curve comes closest to a point, near a parameter; the parameter itself where the search leads away from it. */
+function parameterNear(curve: Cubic, point: Point, near: number): number {
+  const t = nearestParameter(curve, point, near);
+  return isBy(curve, near, t, point) ? t : near;
 }
 
 /** 0 or 1 when the parameter is at that end of the curve as far as the grid can tell; null in between. */

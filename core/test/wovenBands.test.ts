@@ -2,25 +2,16 @@ import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import type { PartScene } from "../src";
 import { combine } from "../src/geometry/boolean/boolean";
-import { loopsOf, pack, withEngine } from "../src/geometry/boolean/clip";
-import { CELLS_PER_MILLIMETRE } from "../src/geometry/boolean/facets";
-import { wholeNumbers } from "../src/geometry/boolean/wholeNumbers";
 import { componentsOf } from "../src/geometry/components";
-import { flattenPath } from "../src/geometry/flatten";
 import { circleSegments } from "../src/geometry/arc";
-import { areaOfPath, polygonOf, subpathOf, type Path } from "../src/geometry/path";
+import { subpathOf, type Path } from "../src/geometry/path";
+import { areaOf, grown, stroked, united, type Band } from "./grownPolygons";
 import { withGeometryEngine } from "./prepared";
 import { members } from "./randomMembers";
 import { outlinesOf, partOf } from "./scenes";
 import { partDesign } from "./testDesign";
 
 beforeAll(withGeometryEngine);
-
-interface Band {
-  readonly width: number;
-  readonly cap: "butt" | "round" | "square";
-  readonly join: "miter" | "round";
-}
 
 interface Weave {
   readonly motif: object;
@@ -30,43 +21,7 @@ interface Weave {
   readonly gap: number;
 }
 
-const united = (path: Path) => combine([path], "union");
-const areaOf = (path: Path) => Math.abs(areaOfPath(path));
 const common = (...areas: readonly Path[]) => areaOf(combine(areas, "intersection"));
-
-/** Chords so near to their curves, millimetres. */
-const FINE = 0.003;
-
-/** Polygons grown by the geometry package, flattened finely. */
-function grown(
-  path: Path,
-  by: number,
-  join: Band["join"],
-  end: "Polygon" | "Joined" | "Butt" | "Square" | "Round",
-): Path {
-  return withEngine((engine, own) => {
-    const joins = { miter: engine.JoinType.Miter, round: engine.JoinType.Round };
-    const polygons = path.map((run) => {
-      const [points = []] = flattenPath([run], FINE);
-      const cells = (run.closed ? points.slice(0, -1) : points).flatMap(({ x, y }) => [x, y, 0]);
-      return wholeNumbers(cells.map((value) => Math.round(value * CELLS_PER_MILLIMETRE)));
-    });
-    const packed = pack(engine, own, polygons);
-    const reach = by * CELLS_PER_MILLIMETRE;
-    const loops = own(
-      engine.InflatePaths64(packed, reach, joins[join], engine.EndType[end], 4, FINE * CELLS_PER_MILLIMETRE),
-    );
-    return loopsOf(loops).map((loop) =>
-      polygonOf(loop.map(({ x, y }) => ({ x: x / CELLS_PER_MILLIMETRE, y: y / CELLS_PER_MILLIMETRE }))),
-    );
-  });
-}
-
-/** The band along a path's runs. */
-function stroked(path: Path, { width, cap, join }: Band): Path {
-  const ends = { butt: "Butt", round: "Round", square: "Square" } as const;
-  return united(path.flatMap((run) => grown([run], width / 2, join, run.closed ? "Joined" : ends[cap])));
-}
 
 /** Each copy's band as it was, and what the weave left of it. */
 function bandsOf({ motif, rules, line, gap }: Weave): { whole: Path[]; woven: Path[]; tips: Path; part: PartScene } {
@@ -181,6 +136,54 @@ describe("bands that lie over each other are apart by the gap", () => {
   });
 });
 
+describe("bands that lie along each other, or meet twice near by", () => {
+  const grid = (columns: number, rows: number, x: number, y: number) => [
+    { kind: "grid", columns, rows, pitch: { x, y } },
+  ];
+  const star = (points: number, outer: number, inner: number) => ({ kind: "star", points, outer, inner });
+  test.each<[string, Weave]>([
+    [
+      "petals whose sharp tips lie in each other",
+      {
+        motif: { kind: "petal", length: 27, width: 20 },
+        rules: grid(1, 2, 22, 12),
+        line: band(4, "butt", "round"),
+        gap: 0.5,
+      },
+    ],
+    [
+      "stars in a row",
+      { motif: star(5, 26, 9), rules: grid(3, 1, 23, 23), line: band(0.94, "butt", "round"), gap: 0.1 },
+    ],
+    ["wide stars", { motif: star(7, 22, 6), rules: grid(2, 1, 24, 21), line: band(4, "butt", "round"), gap: 0.4 }],
+    ["stars 8 apart", { motif: star(7, 14, 6), rules: grid(2, 1, 8, 8), line: band(2, "butt", "round"), gap: 0.1 }],
+    [
+      "squares that go along each other",
+      {
+        motif: { kind: "polygon", sides: 4, radius: 14 },
+        rules: [{ kind: "turn", count: 3, angle: 33 }],
+        line: band(2.5),
+        gap: 0.1,
+      },
+    ],
+    [
+      "petals all over each other",
+      {
+        motif: { kind: "petal", length: 15, width: 15 },
+        rules: [{ kind: "turn", count: 2, angle: 14 }],
+        line: band(4, "butt", "round"),
+        gap: 0.2,
+      },
+    ],
+  ])("%s: apart by the gap; with none every place is covered, and once", (_, weave) => {
+    expect(tooNear(bandsOf(weave), weave.gap)).toBeLessThan(0.005);
+    const { whole, woven } = bandsOf({ ...weave, gap: 0 });
+    const all = areaOf(combine(whole, "union"));
+    expect(areaOf(combine(woven, "union")) / all).toBeCloseTo(1, 3);
+    expect(woven.reduce((sum, path) => sum + areaOf(path), 0) / all).toBeCloseTo(1, 3);
+  });
+});
+
 describe("random weaves", () => {
   const whole = (min: number, max: number) => fc.integer({ min, max });
   const kind = <K extends string>(name: K) => fc.constant(name);
@@ -216,9 +219,9 @@ describe("random weaves", () => {
     gap: fc.double({ min: 0.1, max: 0.8, noNaN: true }),
   });
 
-  // Of tips too sharp for a mitre the yardstick leaves more than a line's bevel does.
+  // Of tips too sharp for a mitre the yardstick leaves more than a line's bevel does, and it mitres the chords of tight bends.
   const weave = random.map((own) =>
-    own.line && ["star", "petal"].includes(own.motif.kind)
+    own.line && ["star", "petal", "wave"].includes(own.motif.kind)
       ? { ...own, line: { ...own.line, join: "round" as const } }
       : own,
   );

@@ -1,8 +1,8 @@
-import type { Cubic } from "../cubic";
+import { pointAt, type Cubic } from "../cubic";
 import { circleAt, polygonThrough } from "./ends";
 import { subpathOf, type Path, type Subpath } from "../path";
 import { measurePath, type MeasuredPath, type PlaceOnPath } from "../pathLength";
-import type { Point } from "../point";
+import { distance, type Point } from "../point";
 import type { Cap, LineJoin } from "./lineShape";
 import { angleBetween, smoothRuns, type SmoothRun } from "./smoothRuns";
 
@@ -95,33 +95,67 @@ function finer(stops: readonly number[], longest: number): number[] {
   });
 }
 
+/** Edges are true to this, millimetres. */
+const WITHIN = 0.002;
+/** Half way between two stops an edge is no further along than this share of the way between them from where it should be. */
+const ASTRAY = 0.25;
+/** Halving a stretch between two stops more often than this finds nothing new. */
+const DEEPEST = 10;
+
 /** One strip without corners: its left edge forwards, its right edge back. */
 function side(stops: readonly number[], measured: MeasuredPath, widthAt: (length: number) => number): Path {
-  const places = stops.map((stop, index) => ({
-    stop,
-    half: widthAt(stop) / 2,
-    ...placeNear(measured, stop, (index === 0 ? stops[1] : stops[index - 1]) ?? stop),
-  }));
   const slopeAt = (stop: number) => (widthAt(stop + 1e-4) - widthAt(stop - 1e-4)) / 4e-4;
-  const edge = (hand: 1 | -1) =>
-    places.map(({ stop, half, point, tangent, curvature }) => {
+  const edgesAt = (stop: number, other: number): Edges => {
+    const [half, slope] = [widthAt(stop) / 2, slopeAt(stop)];
+    const { point, tangent, curvature } = placeNear(measured, stop, other);
+    const edge = (hand: 1 | -1): EdgePlace => {
       const normal = { x: -tangent.y * hand, y: tangent.x * hand };
       const along = 1 - hand * curvature * half;
-      const slope = slopeAt(stop);
       return {
         stop,
         point: { x: point.x + normal.x * half, y: point.y + normal.y * half },
         way: { x: tangent.x * along + normal.x * slope, y: tangent.y * along + normal.y * slope },
       };
-    });
-  const forwards = curvesThrough(edge(-1));
-  const back = curvesThrough(edge(1)).reverse();
+    };
+    return [edge(-1), edge(1)];
+  };
+  const places = evenlyBent(
+    stops.map((stop, index) => edgesAt(stop, (index === 0 ? stops[1] : stops[index - 1]) ?? stop)),
+    (stop) => edgesAt(stop, stop),
+  );
+  const forwards = curvesThrough(places.map(([left]) => left));
+  const back = curvesThrough(places.map(([, right]) => right)).reverse();
   const turned = back.map(([start, leave, arrive, end]): Cubic => [end, arrive, leave, start]);
   const [startLeft, startRight] = [forwards[0]?.[0], turned.at(-1)?.[3]];
   const [endLeft, endRight] = [forwards.at(-1)?.[3], turned[0]?.[0]];
   if (!startLeft || !startRight || !endLeft || !endRight) return [];
   const across = (a: Point, b: Point): Cubic => [a, a, b, b];
   return [subpathOf([...forwards, across(endLeft, endRight), ...turned, across(startRight, startLeft)], true)];
+}
+
+/** Where the left edge and the right one are at one stop. */
+type Edges = readonly [EdgePlace, EdgePlace];
+
+/** Places along both edges, with more between where the line bends so unevenly that curves through them would go astray. */
+function evenlyBent(places: readonly Edges[], between: (stop: number) => Edges): Edges[] {
+  const filled = (from: Edges, to: Edges, depth: number): Edges[] => {
+    if (depth === DEEPEST) return [to];
+    const middle = between((from[0].stop + to[0].stop) / 2);
+    if (isTrue(from[0], middle[0], to[0]) && isTrue(from[1], middle[1], to[1])) return [to];
+    return [...filled(from, middle, depth + 1), ...filled(middle, to, depth + 1)];
+  };
+  return places.flatMap((to, index) => filled(places[index - 1] ?? to, to, index === 0 ? DEEPEST : 0));
+}
+
+/** Whether the curve between two places passes a third, half way between them. */
+function isTrue(from: EdgePlace, { point, way }: EdgePlace, to: EdgePlace): boolean {
+  const [curve] = curvesThrough([from, to]);
+  if (!curve) return true;
+  const seen = pointAt(curve, 0.5);
+  const [dx, dy] = [seen.x - point.x, seen.y - point.y];
+  const pace = Math.hypot(way.x, way.y);
+  const off = pace > 0 ? Math.abs(dx * way.y - dy * way.x) / pace : Math.hypot(dx, dy);
+  return off <= WITHIN && Math.hypot(dx, dy) <= WITHIN + ASTRAY * distance(from.point, to.point);
 }
 
 interface EdgePlace {

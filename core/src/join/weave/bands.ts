@@ -1,46 +1,27 @@
 import { at } from "../../geometry/at";
 import { combine } from "../../geometry/boolean/boolean";
-import { isEmpty, meets, type Box } from "../../geometry/box";
-import { componentsOf } from "../../geometry/components";
 import { pointAt } from "../../geometry/cubic";
-import { offsetPath } from "../../geometry/offset/offset";
 import { areaOfPath, boxOfPath, segmentsOf, type Path } from "../../geometry/path";
 import { measurePath } from "../../geometry/pathLength";
 import { distance, meanOf, type Point } from "../../geometry/point";
+import { commonPlaces, gapBand, mayMeet, without, type CommonPlace } from "./commonPlaces";
 import { unseenArea } from "./rounds";
 import type { Round } from "./settle";
 import type { Woven } from "./weave";
 
 /** A place where two filled copies lie over each other. */
-interface Overlap extends Woven {
-  /** What they have in common there: one area, or several that the gap makes one. */
-  readonly region: Path;
-  /** What is taken from the first copy where the second lies over it, and the other way round. */
-  readonly taken: readonly [Path, Path];
-}
+interface Overlap extends Woven, CommonPlace {}
 
 /** Every connected place two copies have in common, with a gap (millimetres) around what lies over. */
 export function overlapsOf(copies: readonly Path[], gap: number): Overlap[] {
   const boxes = copies.map((path) => boxOfPath(path));
   const alongs = copies.map(spineOf);
-  const wide = new Map<number, Path>();
-  const widened = (copy: number) => {
-    const own = wide.get(copy) ?? offsetPath(at(copies, copy), gap, "round");
-    wide.set(copy, own);
-    return own;
-  };
+  const bands = copies.map((area) => gapBand(() => area, gap));
   const found: Overlap[] = [];
   for (let a = 0; a < copies.length; a++) {
     for (let b = a + 1; b < copies.length; b++) {
       if (!mayMeet(boxes[a], boxes[b])) continue;
-      const [one, two] = [at(copies, a), at(copies, b)];
-      const regions = regionsOf(combine([one, two], "intersection"));
-      if (regions.length === 0) continue;
-      const takes = [
-        gap === 0 ? regions : componentsOf(combine([widened(b), one], "intersection")),
-        gap === 0 ? regions : componentsOf(combine([widened(a), two], "intersection")),
-      ] as const;
-      for (const { region, taken } of gathered(regions, takes)) {
+      for (const { region, taken } of commonPlaces(at(bands, a), at(bands, b), gap)) {
         const point = meanAlong(region);
         const along = [at(alongs, a)(point), at(alongs, b)(point)] as const;
         found.push({ strands: [a, b], along, point, changesSides: true, region, taken });
@@ -48,57 +29,6 @@ export function overlapsOf(copies: readonly Path[], gap: number): Overlap[] {
     }
   }
   return found;
-}
-
-type Taken = Pick<Overlap, "region" | "taken">;
-
-/** Regions with what is taken around them; those around which one and the same piece is taken are one. */
-function gathered(regions: readonly Path[], [fromOne, fromTwo]: readonly [readonly Path[], readonly Path[]]): Taken[] {
-  const groups = regions.map((region) => ({
-    regions: [region],
-    pieces: [around(region, fromOne), around(region, fromTwo)] as const,
-  }));
-  for (let k = groups.length - 1; k > 0; k--) {
-    const own = at(groups, k);
-    const earlier = groups
-      .slice(0, k)
-      .find(({ pieces }) => [0, 1].some((side) => share(pieces[side], own.pieces[side])));
-    if (!earlier) continue;
-    earlier.regions.push(...own.regions);
-    for (const side of [0, 1] as const) for (const piece of own.pieces[side]) earlier.pieces[side].add(piece);
-    groups.splice(k, 1);
-  }
-  return groups.map(({ regions: own, pieces: [one, two] }) => ({
-    region: own.flat(),
-    taken: [[...one].flat(), [...two].flat()],
-  }));
-}
-
-/** The pieces that have to do with a region. */
-function around(region: Path, pieces: readonly Path[]): Set<Path> {
-  if (pieces.length < 2) return new Set(pieces);
-  return new Set(
-    pieces.filter(
-      (piece) =>
-        piece === region ||
-        (mayMeet(boxOfPath(piece), boxOfPath(region)) && combine([piece, region], "intersection").length > 0),
-    ),
-  );
-}
-
-function share(a: ReadonlySet<Path> | undefined, b: ReadonlySet<Path> | undefined): boolean {
-  return a !== undefined && b !== undefined && [...a].some((piece) => b.has(piece));
-}
-
-function mayMeet(a: Box | undefined, b: Box | undefined): boolean {
-  return a !== undefined && b !== undefined && !isEmpty(a) && !isEmpty(b) && meets(a, b);
-}
-
-/** Overlaps smaller than this only touch, square millimetres. */
-const LEAST_AREA = 1e-4;
-
-function regionsOf(path: Path): Path[] {
-  return componentsOf(path).filter((region) => Math.abs(areaOfPath(region)) > LEAST_AREA);
 }
 
 /** Threes of copies that lie over each other in one place, by their overlaps. */
@@ -166,8 +96,5 @@ export function wovenBands(copies: readonly Path[], overlaps: readonly Overlap[]
     const lower = at(over, index) === 0 ? 1 : 0;
     cutters[strands[lower]]?.push(taken[lower]);
   });
-  return copies.map((path, copy) => {
-    const cuts = cutters[copy] ?? [];
-    return cuts.length > 0 ? combine([path, ...cuts], "difference") : path;
-  });
+  return copies.map((path, copy) => without(path, at(cutters, copy)));
 }

@@ -1,22 +1,17 @@
 import { at } from "../../geometry/at";
 import { combine } from "../../geometry/boolean/boolean";
 import { distanceToChord } from "../../geometry/chordDistance";
+import { once } from "../../geometry/once";
 import { spend } from "../../geometry/effort";
 import { areaOfPath } from "../../geometry/path";
 import { distance } from "../../geometry/point";
 import { areNeighbours, chordsOf, countBits, crossingOf, nearPairs, type Chord, type ChordCrossing } from "./chords";
-import { NearPairs } from "./nearPairs";
+import { gapBand } from "./commonPlaces";
+import { inCommonPlaces, isCrowded } from "./crowded";
+import { NearPairs, type PairGroup } from "./nearPairs";
 import type { Strand } from "./strands";
 import { bandOf, type BandEnds, type Stretch } from "./stretch";
-import type { Woven } from "./weave";
-
-/** A place where two bands, or two stretches of one, lie over each other. */
-export interface Meeting extends Woven {
-  /** The stretches of the two strands over which their bands come within the gap of each other. */
-  readonly stretches: readonly [Stretch, Stretch];
-  /** How often their middle lines cross there. */
-  readonly crossings: number;
-}
+import type { Meeting } from "./meeting";
 
 /** What two chords near each other take, from here until their bands are laid over each other. */
 const SECONDS_A_PAIR = 10e-6;
@@ -46,25 +41,52 @@ export function meetingsOf(strands: readonly Strand[], ends: BandEnds, gap: numb
     const crossing = crossingOf(a, b);
     if (crossing || !areOfOnePlace(a, b, strands, gap)) pairs.add(a, b, crossing);
   }
-  const meetings = pairs.groups().flatMap(({ sides, crossings }): Meeting[] => {
-    const stretches = stretchesOf(sides, crossings, strands);
-    const once = withoutDoubled(crossings);
-    const middle =
-      once[Math.floor(once.length / 2)] ??
-      (endsOn(sides, strands, gap) ? null : meetingUncrossed(stretches, strands, ends));
-    return middle
-      ? [
-          {
-            strands: [stretches[0].strand, stretches[1].strand],
-            stretches,
-            crossings: once.length,
-            changesSides: once.length % 2 === 1,
-            ...middle,
-          },
-        ]
-      : [];
+  const groups = pairs.groups();
+  const bands = strands.map((strand) => {
+    const area = once(() => bandOf(strand, ends));
+    return gapBand(area, gap);
+  });
+  const meetings = [...byPair(groups).values()].flatMap((of): Meeting[] => {
+    const places = of.map((group) => placeOf(group, strands, ends, gap)).filter((place) => place !== null);
+    return isCrowded(places, strands, gap) ? inCommonPlaces(places, strands, bands, gap) : places;
   });
   return meetings.sort((a, b) => a.strands[0] - b.strands[0] || a.strands[1] - b.strands[1] || a.along[0] - b.along[0]);
+}
+
+/** Groups by the two strands they are of. */
+function byPair(groups: readonly PairGroup[]): Map<string, PairGroup[]> {
+  const found = new Map<string, PairGroup[]>();
+  for (const group of groups) {
+    const key = group.sides.map(([chord]) => chord?.strand).join(".");
+    const known = found.get(key);
+    if (known) known.push(group);
+    else found.set(key, [group]);
+  }
+  return found;
+}
+
+/** The meeting chords near each other are of; null where one strand only ends on the other, or nothing is in common. */
+function placeOf(
+  { sides, crossings }: PairGroup,
+  strands: readonly Strand[],
+  ends: BandEnds,
+  gap: number,
+): Meeting | null {
+  const stretches = stretchesOf(sides, crossings, strands);
+  const single = withoutDoubled(crossings);
+  const middle =
+    single[Math.floor(single.length / 2)] ??
+    (endsOn(sides, strands, gap) ? null : meetingUncrossed(stretches, strands, ends));
+  return (
+    middle && {
+      strands: [stretches[0].strand, stretches[1].strand],
+      stretches,
+      crossings: single.length,
+      changesSides: single.length % 2 === 1,
+      taken: null,
+      ...middle,
+    }
+  );
 }
 
 /** Whether two chords of a strand are near each other only for being near along it. */

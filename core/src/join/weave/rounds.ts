@@ -1,7 +1,7 @@
 import { at } from "../../geometry/at";
 import { combine } from "../../geometry/boolean/boolean";
 import { areaOfPath } from "../../geometry/path";
-import type { Meeting } from "./meetings";
+import type { Meeting } from "./meeting";
 import type { Round } from "./settle";
 import type { Strand } from "./strands";
 import { bandOf, overlap, type BandEnds, type Stretch } from "./stretch";

@@ -2,9 +2,10 @@ import { at } from "../../geometry/at";
 import { combine } from "../../geometry/boolean/boolean";
 import { offsetPath } from "../../geometry/offset/offset";
 import type { Path } from "../../geometry/path";
-import type { Meeting } from "./meetings";
+import { without } from "./commonPlaces";
+import type { Meeting } from "./meeting";
 import type { Strand } from "./strands";
-import { bandOf, isSmooth, overlap, type BandEnds, type Stretch } from "./stretch";
+import { bandOf, isSmooth, type BandEnds, type Stretch } from "./stretch";
 
 /** The stretch that lies under is taken so much wider, so that no sliver of its edge is left. Millimetres. */
 const SPARE = 0.1;
@@ -22,24 +23,12 @@ export function wovenAreas(
     const isFirst = at(over, index) === 0;
     return { upper: isFirst ? first : second, lower: isFirst ? second : first };
   });
-  const byPair = new Map<string, Layers[]>();
-  meetings.forEach(({ strands: pair }, index) => {
-    const key = pair.join(".");
-    byPair.set(key, [...(byPair.get(key) ?? []), at(layers, index)]);
-  });
-  meetings.forEach(({ strands: pair }, index) => {
+  meetings.forEach(({ taken }, index) => {
     const own = at(layers, index);
-    const { length } = at(strands, own.upper.strand);
-    const beside = (byPair.get(pair.join(".")) ?? []).filter(
-      (other) => other !== own && [other.upper, other.lower].some((stretch) => overlap(stretch, own.upper, length)),
-    );
-    at(cutters, own.lower.strand).push(cutterOf(strands, own, beside, gap, ends));
+    const lower = at(over, index) === 0 ? 1 : 0;
+    at(cutters, own.lower.strand).push(taken ? taken[lower] : cutterOf(strands, own, gap, ends));
   });
-  return strands.map((strand, index) => {
-    const whole = bandOf(strand, ends);
-    const cuts = at(cutters, index);
-    return cuts.length > 0 ? combine([whole, ...cuts], "difference") : whole;
-  });
+  return strands.map((strand, index) => without(bandOf(strand, ends), at(cutters, index)));
 }
 
 /** What lies over and what under where two bands meet. */
@@ -48,25 +37,11 @@ interface Layers {
   readonly lower: Stretch;
 }
 
-/** What the stretch above takes from the strand below it, told apart from where the same two strands meet beside it. */
-function cutterOf(
-  strands: readonly Strand[],
-  { upper, lower }: Layers,
-  beside: readonly Layers[],
-  gap: number,
-  ends: BandEnds,
-): Path {
+/** What the stretch above takes from the strand below it; where that is the same one, it takes nothing from itself. */
+function cutterOf(strands: readonly Strand[], { upper, lower }: Layers, gap: number, ends: BandEnds): Path {
   const band = (stretch: Stretch, wider = 0) => bandOf(at(strands, stretch.strand), ends, stretch, wider);
   const isPlain = gap === 0 || (ends.swell.length === 0 && isSmooth(at(strands, upper.strand), upper, gap));
   const wide = isPlain ? band(upper, 2 * gap) : offsetPath(band(upper), gap, "round");
-  const isOfItself = upper.strand === lower.strand;
-  if (beside.length === 0 && !isOfItself) return wide;
-  const near = combine([wide, band(lower, SPARE)], "intersection");
-  // Where the strand below lies over itself, or over the other one beside, it stays whole.
-  const whole = isOfItself
-    ? [band(upper)]
-    : beside
-        .filter((other) => other.upper.strand === lower.strand)
-        .map((other) => combine([band(other.upper), band(other.lower)], "intersection"));
-  return whole.length > 0 ? combine([near, ...whole], "difference") : near;
+  if (upper.strand !== lower.strand) return wide;
+  return combine([combine([wide, band(lower, SPARE)], "intersection"), band(upper)], "difference");
 }

@@ -29,6 +29,8 @@ export function stripLine(subpath: Subpath): StripLine {
 export const MITER_LIMIT = 4;
 /** A strip whose width changes has a place to change at least this often along the line. */
 const CHANGES = 48;
+/** Shorter stretches of a line are none, millimetres. */
+const LEAST_STRETCH = 1e-9;
 
 /**
  * The area along a line from one length to another, its width (millimetres) told for each length. Several runs, all of
@@ -46,8 +48,10 @@ export function stripAlong(
   const longest = changing ? measured.length / CHANGES : Infinity;
   const pieces = runs.flatMap((run) => {
     const [start, end] = [Math.max(from, run.from), Math.min(to, run.to)];
-    if (end - start < 1e-9) return [];
-    return [{ start, end, stops: finer([start, ...run.stops.filter((s) => s > start && s < end), end], longest) }];
+    if (end - start < LEAST_STRETCH) return [];
+    // A stop that rounding has set beside an end would tell no way to it.
+    const between = run.stops.filter((stop) => stop > start + LEAST_STRETCH && stop < end - LEAST_STRETCH);
+    return [{ start, end, stops: finer([start, ...between, end], longest) }];
   });
   const strips = pieces.flatMap(({ stops }) => side(stops, measured, widthAt));
   const corners = pieces.flatMap(({ end, stops }, index) => {

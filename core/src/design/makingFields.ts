@@ -105,7 +105,7 @@ export const STITCH_MAKING = record({
   /** Whether thread is tied at its beginnings and ends. */
   tie: toggle(true),
   /** More needle points on a square millimetre than this are told. */
-  densest: number("factor", 6, { min: 0.1, max: 100, step: 0.5 }),
+  densest: number("factor", 12, { min: 0.1, max: 100, step: 0.5 }),
   /** Ids of parts in the order in which they are sewn, where that is set by hand. */
   order: list(text("", 40), { most: 1_000 }),
 });

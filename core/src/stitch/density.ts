@@ -1,5 +1,5 @@
 import type { StitchPlan } from "./stitchPlan";
-import { SEWN } from "./sewnThread";
+import { isPierced } from "./sewnThread";
 
 /** How close needle points stand, square by square. */
 export interface DensityMap {
@@ -13,11 +13,11 @@ export interface DensityMap {
   readonly columns: number;
   /** Squares down. */
   readonly rows: number;
-  /** Needle points a square millimetre in each, row by row: the mean over it and those around it. */
+  /** Needle points a square millimetre in each, row by row. */
   readonly densities: Float32Array;
 }
 
-/** Squares are so large, millimetres. */
+/** Squares are so large, millimetres: then what is counted in one is the density. */
 const SIDE = 1;
 
 /** How close the needle points of a plan stand. */
@@ -30,29 +30,14 @@ export function densityOf({ x, y, how }: Pick<StitchPlan, "x" | "y" | "how">): D
     bottom = Math.max(bottom, y[k] ?? 0);
   }
   if (!(right >= left)) return { left: 0, top: 0, side: SIDE, columns: 0, rows: 0, densities: new Float32Array(0) };
-  [left, top] = [Math.floor(left / SIDE) * SIDE - SIDE, Math.floor(top / SIDE) * SIDE - SIDE];
-  const columns = Math.ceil((right - left) / SIDE) + 2;
-  const rows = Math.ceil((bottom - top) / SIDE) + 2;
+  [left, top] = [Math.floor(left / SIDE) * SIDE, Math.floor(top / SIDE) * SIDE];
+  const columns = Math.floor((right - left) / SIDE) + 1;
+  const rows = Math.floor((bottom - top) / SIDE) + 1;
   const counts = new Float32Array(columns * rows);
   for (let k = 0; k < x.length; k++) {
-    if (how[k] !== SEWN) continue;
+    if (!isPierced(how, k)) continue;
     const at = Math.floor(((y[k] ?? 0) - top) / SIDE) * columns + Math.floor(((x[k] ?? 0) - left) / SIDE);
     counts[at] = (counts[at] ?? 0) + 1;
   }
-  return { left, top, side: SIDE, columns, rows, densities: spread(counts, columns, rows) };
-}
-
-/** Each square's mean over the nine around it, a square millimetre. */
-function spread(counts: Float32Array, columns: number, rows: number): Float32Array {
-  const densities = new Float32Array(counts.length);
-  for (let row = 1; row < rows - 1; row++) {
-    for (let column = 1; column < columns - 1; column++) {
-      let sum = 0;
-      for (let down = -1; down <= 1; down++) {
-        for (let across = -1; across <= 1; across++) sum += counts[(row + down) * columns + column + across] ?? 0;
-      }
-      densities[row * columns + column] = sum / (9 * SIDE * SIDE);
-    }
-  }
-  return densities;
+  return { left, top, side: SIDE, columns, rows, densities: counts };
 }

@@ -166,3 +166,8 @@ function endWith({ points, parts }: Kept, own: Point, part: string, least: numbe
   points.push(own);
   parts.push(part);
 }
+
+/** Whether the needle goes down at a place of a plan: a stitch ends or begins there. */
+export function isPierced(how: Uint8Array, k: number): boolean {
+  return how[k] === SEWN || how[k + 1] === SEWN;
+}

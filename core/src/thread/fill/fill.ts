@@ -3,12 +3,13 @@ import { distance, type Point } from "../../geometry/point";
 import { courseOver } from "../course";
 import type { Limits } from "../lines/definition";
 import { runningPoints } from "../lines/running";
-import { rowPlaces } from "../rowPlaces";
 import type { FillStitch } from "../stitchFields";
 import { levelOf, type Level } from "./level";
 import { RowGraph } from "./rowGraph";
 import { columnsOf, rowsAcross, type RowStretch } from "./rows";
 
+/** Where a row is begun further in is looked for in so many steps of the shortest stitch. */
+const STEPS_IN = 40;
 /** From needle point to needle point where a fill passes from one place to another, millimetres. */
 const PASSING = 2.5;
 
@@ -115,7 +116,7 @@ class FillWay {
   }
 
   private run(start: number): Point[] {
-    const points: Point[] = [this.onSheet(this.graph.place(start))];
+    const points: Point[] = [this.onSheet(this.pulled(start))];
     let node = start;
     for (;;) {
       const way = this.graph.wayTo(node, (end) => this.isCorner(end));
@@ -149,34 +150,52 @@ class FillWay {
     const stretch = this.stretches[node >> 1];
     if (!stretch) return;
     const { row, y } = stretch;
-    const [left, right] = [stretch.from.x - limits.pull, stretch.to.x + limits.pull];
-    const longest = Math.min(stitch.length, limits.longest);
-    // Points stand where they do for all rows, whichever way each is sewn and wherever it begins.
-    const places = rowPlaces(right - left, longest, row * stitch.shift - left / longest, limits.shortest);
-    const isRightward = node % 2 === 0;
-    const start = level.back({ x: isRightward ? left : right, y });
-    if (!isTooNear(points.at(-1), start, limits.shortest)) points.push(start);
-    for (let k = 0; k < places.length; k++) {
-      const at = places[isRightward ? k : places.length - 1 - k] ?? 0;
-      points.push(level.back({ x: left + at, y }));
-    }
-    points.push(level.back({ x: isRightward ? right : left, y }));
+    const from = this.pulled(node).x;
+    const to = this.pulled(node ^ 1).x;
+    const onRow = (x: number) => level.back({ x, y });
+    const first = this.firstOnRow(points.at(-1), from, to, onRow);
+    if (first !== null) points.push(onRow(first));
+    const [left, right] = [Math.min(first ?? from, to), Math.max(first ?? from, to)];
+    const places = level.places(left, right, { row, stitch, limits });
+    for (const x of from < to ? places : places.toReversed()) points.push(onRow(x));
+    points.push(onRow(to));
   }
 
-  /** From node to neighbouring node, mostly one stitch; else along the outline by running stitches. */
+  /**
+   * Where a row is begun: at its end; where that is nearer to the last needle point than the shortest stitch, as far in as such a
+   * stitch goes, so that the turn is the beginning of a stitch and the row stays level. Null where the needle is there already.
+   */
+  private firstOnRow(last: Point | undefined, from: number, to: number, onRow: (x: number) => Point): number | null {
+    const { shortest } = this.sewing.limits;
+    if (!last || !isTooNear(last, onRow(from), shortest)) return from;
+    if (distance(last, onRow(from)) < 1e-9) return null;
+    const way = Math.sign(to - from);
+    const most = Math.min(Math.abs(to - from), 2 * shortest);
+    for (let inwards = 0; inwards <= most; inwards += shortest / STEPS_IN) {
+      if (!isTooNear(last, onRow(from + way * inwards), shortest)) return from + way * inwards;
+    }
+    return null;
+  }
+
+  /** A node, the row's end beyond the edge by the pull. */
+  private pulled(node: number): Point {
+    const { x, y } = this.graph.place(node);
+    return { x: x + (node % 2 === 0 ? -1 : 1) * this.sewing.limits.pull, y };
+  }
+
+  /** From the end of a row to the beginning of the next one, mostly the next stitch; else along the outline by running stitches. */
   private step(points: Point[], from: number, to: number): void {
-    if (!this.graph.isDirect(from, to, PASSING)) return this.pass(points, [from, to]);
-    const place = this.onSheet(this.graph.place(to));
-    if (!isTooNear(points.at(-1), place, this.sewing.limits.shortest)) points.push(place);
+    if (!this.graph.isDirect(from, to, PASSING)) this.pass(points, [from, to]);
   }
 
   /** Along the outline from node to node of a way, by running stitches. */
   private pass(points: Point[], way: readonly number[]): void {
-    const [first] = way;
+    const [first, last] = [way[0], way.at(-1)];
     const { limits } = this.sewing;
-    if (first === undefined || way.length < 2) return;
-    const by = [this.graph.place(first), ...way.slice(1).flatMap((to, k) => this.graph.pass(way[k] ?? first, to))];
-    const course = courseOver(by.map((point) => this.onSheet(point)));
+    if (first === undefined || last === undefined || way.length < 2) return;
+    const by = way.slice(1).flatMap((to, k) => this.graph.pass(way[k] ?? first, to));
+    const places = [this.pulled(first), ...by.slice(0, -1), this.pulled(last)];
+    const course = courseOver(places.map((point) => this.onSheet(point)));
     if (!course) return;
     const passed = runningPoints(course, PASSING).slice(1);
     // Of a row's end and a corner beside it the corner stays: without it thread would lie outside the area.

@@ -104,8 +104,8 @@ class Band implements Rails {
     });
     const [first, last] = [directions[0] ?? ALONG, directions.at(-1) ?? ALONG];
     // A corner that is begun anew is covered by going on beyond it.
-    if (Math.abs(begins) > BEGUN_ANEW) this.begin(points[0], first, half);
-    if (Math.abs(ends) > BEGUN_ANEW) this.end(points.at(-1), last, half);
+    if (Math.abs(begins) > BEGUN_ANEW) this.begin(points[0], first, half, begins);
+    if (Math.abs(ends) > BEGUN_ANEW) this.end(points.at(-1), last, half, ends);
   }
 
   /** The outer side out to the tip of a corner, the inner one where its edges meet. */
@@ -148,17 +148,31 @@ class Band implements Rails {
     return last && (next.x - last.x) * x + (next.y - last.y) * y < 0 ? last : next;
   }
 
-  private begin(corner: Point | undefined, direction: Point, half: number): void {
+  private begin(corner: Point | undefined, direction: Point, half: number, turn: number): void {
     if (!corner) return;
-    const back = { x: corner.x - direction.x * half, y: corner.y - direction.y * half };
-    this.left.unshift(beside(back, direction, half));
-    this.right.unshift(beside(back, direction, -half));
+    const [left, right] = reachOf(half, turn);
+    this.left.unshift(beside(onFrom(corner, direction, -left), direction, half));
+    this.right.unshift(beside(onFrom(corner, direction, -right), direction, -half));
   }
 
-  private end(corner: Point | undefined, direction: Point, half: number): void {
+  private end(corner: Point | undefined, direction: Point, half: number, turn: number): void {
     if (!corner) return;
-    const on = { x: corner.x + direction.x * half, y: corner.y + direction.y * half };
-    this.left.push(beside(on, direction, half));
-    this.right.push(beside(on, direction, -half));
+    const [left, right] = reachOf(half, turn);
+    this.left.push(beside(onFrom(corner, direction, left), direction, half));
+    this.right.push(beside(onFrom(corner, direction, right), direction, -half));
   }
+}
+
+const onFrom = ({ x, y }: Point, direction: Point, by: number): Point => ({
+  x: x + direction.x * by,
+  y: y + direction.y * by,
+});
+
+/**
+ * How far the left side and the right one go on beyond a corner that is begun anew, whose turn is above 0 to the right: the outer
+ * side by half the width, the inner one only to the outer edge of the other arm.
+ */
+function reachOf(half: number, turn: number): readonly [left: number, right: number] {
+  const inner = half / Math.tan(Math.abs(turn) / 2);
+  return turn > 0 ? [half, inner] : [inner, half];
 }

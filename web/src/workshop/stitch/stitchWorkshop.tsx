@@ -157,7 +157,7 @@ function useMends({ shown, worker }: Stitches, settings: ResolvedMaking["stitch"
       };
     }
     const [place] = places;
-    if (kind !== "dense" || !place) return null;
+    if (kind !== "dense" || !place || !figures.area) return null;
     const by = Math.max(1.1, (figures.most ?? 0) / (figures.densest ?? 1));
     const thin = async () => {
       const id = await worker()?.partAt(place);

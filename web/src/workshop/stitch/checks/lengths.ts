@@ -5,9 +5,9 @@ import type { StitchCheckLabel } from "./definition";
 export const lengths: StitchCheckLabel = {
   kind: "lengths",
   name: "Length of stitches",
-  words: ({ state, figures: { short, long, shortest, longest } }) =>
+  words: ({ state, figures: { short, long, ties, shortest, longest } }) =>
     state === "passed"
-      ? `all between ${mm(shortest)} and ${mm(longest)}`
+      ? `all between ${mm(shortest)} and ${mm(longest)}${(ties ?? 0) > 0 ? `, but for ${counted(ties, "shorter one", "shorter ones")} that ${ties === 1 ? "ties" : "tie"} runs` : ""}`
       : [
           ...((long ?? 0) > 0 ? [`${counted(long, "stitch", "stitches")} over ${mm(longest)}`] : []),
           ...((short ?? 0) > 0 ? [`${counted(short, "stitch", "stitches")} under ${mm(shortest)}`] : []),

@@ -1,4 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { distanceToChord } from "../src/geometry/chordDistance";
+import { flattenPath } from "../src/geometry/flatten";
+import { members } from "./randomMembers";
 import { areaOfPath, boxOfPath } from "../src/geometry/path";
 import { pathsBetween } from "../src/geometry/between";
 import { colorAt } from "../src";
@@ -101,5 +105,50 @@ describe("between", () => {
     const colorOf = colorAt(finish.fill, geometry.placements);
     // The middle of black and white in OKLab has lightness ½, the grey #636363.
     expect([0, 1, 2].map(colorOf)).toEqual(["#000000", "#636363", "#FFFFFF"]);
+  });
+});
+
+describe("shapes of one kind", () => {
+  const whole = (min: number, max: number) => fc.integer({ min, max });
+  /** Numbers of two of a kind: of the first, and of the second. */
+  const two = <T>(numbers: fc.Arbitrary<T>) => fc.tuple(numbers, numbers);
+  const pair = fc.oneof(
+    two(fc.record({ width: whole(20, 80), height: whole(20, 120), corner: whole(1, 9) })).map(
+      (own) => ["rectangle", ...own] as const,
+    ),
+    two(fc.record({ rx: whole(5, 60), ry: whole(5, 60) })).map((own) => ["ellipse", ...own] as const),
+    two(fc.record({ length: whole(10, 60), width: whole(5, 30) })).map((own) => ["petal", ...own] as const),
+    fc
+      .tuple(whole(3, 9), two(fc.record({ outer: whole(20, 60), inner: whole(5, 19) })))
+      .map(([points, [a, b]]) => ["star", { ...a, points }, { ...b, points }] as const),
+    fc
+      .tuple(whole(3, 9), two(fc.record({ radius: whole(5, 60) })))
+      .map(([sides, [a, b]]) => ["polygon", { ...a, sides }, { ...b, sides }] as const),
+  );
+
+  test("go over number by number: half way stands the one of the mean numbers", () => {
+    fc.assert(
+      fc.property(pair, ([kind, from, to]) => {
+        const numbers = (own: object) => new Map<string, number>(Object.entries(own));
+        const mean = Object.fromEntries(
+          [...numbers(from)].map(([name, value]) => [name, (value + (numbers(to).get(name) ?? 0)) / 2]),
+        );
+        const [, middle = []] = outlinesOf(
+          partOf(partDesign({ kind, ...from }, [between({ to: { kind, ...to }, count: 3 })])),
+        );
+        const [wanted = []] = outlinesOf(partOf(partDesign({ kind, ...mean }, [])));
+        const [got, exact] = [flattenPath(middle, 0.002).flat(), flattenPath(wanted, 0.002).flat()];
+        const chords = exact.slice(1).map((point, k) => [exact[k] ?? point, point] as const);
+        for (const point of got) {
+          expect(Math.min(...chords.map(([a, b]) => distanceToChord(point, a, b)))).toBeLessThan(0.005);
+        }
+      }),
+      {
+        numRuns: members(8),
+        examples: [
+          [["rectangle", { width: 50, height: 110, corner: 25 }, { width: 26, height: 86, corner: 13 }] as const],
+        ],
+      },
+    );
   });
 });

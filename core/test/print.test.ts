@@ -179,11 +179,51 @@ const CARD = designWith({
   making: { print: { paper: A4, bleed: 3, marks: true } },
 });
 
+test("a part's opacity over a gradient that grows clear counts once, and in the mask: readers that carry it into masks agree", async () => {
+  const design = designWith({
+    sheet: { width: 100, height: 100, ground: "#FFFFFF" },
+    parts: [
+      {
+        id: "a",
+        motif: { kind: "rectangle", width: 80, height: 80, at: { y: 40 } },
+        finish: {
+          opacity: 0.5,
+          fill: {
+            kind: "linear",
+            angle: 90,
+            stops: [
+              { at: 0, color: "#000000" },
+              { at: 1, color: "#00000000" },
+            ],
+          },
+        },
+      },
+    ],
+  });
+  const pdf = await fileOf(design, "pdf");
+  const { data, width, height, channels } = drawn(pdf, 1, 127);
+  for (const across of [15, 30, 50, 70, 85]) {
+    // From 10 to 90 mm it goes from half black to nothing.
+    const alpha = (0.5 * (90 - across)) / 80;
+    const seen = Number(data[((height >> 1) * width + Math.round(across * 5)) * channels]);
+    expect(Math.abs(seen - 255 * (1 - alpha))).toBeLessThan(2.5);
+  }
+  expect(plainWords(pdf)).toContain("/ca 1");
+  expect(plainWords(pdf)).not.toMatch(/\/ca 0?\.5/);
+});
+
 async function fileOf(design: Design, extension: string, options: object = {}): Promise<Uint8Array> {
   const format = formatOf(extension);
   const made = format && (await makeFile(design, format, options, TEST_HOST));
   if (!made || !("file" in made) || typeof made.file === "string") throw new Error(JSON.stringify(made));
   return made.file;
+}
+
+/** The objects of a PDF, unpacked by another program. */
+function plainWords(pdf: Uint8Array): string {
+  const path = join(mkdtempSync(join(tmpdir(), "twin-petal-print-")), "plain.pdf");
+  writeFileSync(path, pdf);
+  return execFileSync("qpdf", ["--qdf", "--object-streams=disable", path, "-"]).toString("latin1");
 }
 
 /** A page of a PDF as another program draws it. */

@@ -27,7 +27,12 @@ const PIECES_REACH = 20;
 
 /** What copies are painted with: words that set it and how opaque it is, or an image laid into what is filled. */
 type Paintwork =
-  | { readonly words: string; readonly alpha: number; readonly clearness?: string | null }
+  | {
+      readonly words: string;
+      readonly alpha: number;
+      /** Sets a mask for colours that let through what is below, and an opacity with it; null where there are none. */
+      readonly clearness?: ((opacity: number) => string) | null;
+    }
   | { readonly image: string; readonly placed: Matrix };
 /** By the copy, where it stands, and the way from the sheet into the space patterns go by. */
 type Setter = (copy: number, placed: Matrix, toPatterns: Matrix) => Paintwork;
@@ -98,12 +103,10 @@ function pieceContent(piece: Piece, part: PartScene, copy: CopyPaint, resources:
           `/${set.image} Do`,
           "Q",
         ]
-      : // A mask holds until it is taken back: for this paint alone.
-        [
-          ...(set.clearness ? ["q", set.clearness] : []),
-          ...[resources.opacity(set.alpha * opacity, set.alpha * opacity), set.words, path, how],
-          ...(set.clearness ? ["Q"] : []),
-        ];
+      : set.clearness
+        ? // A mask holds until it is taken back: for this paint alone.
+          ["q", resources.opacity(1, 1), set.clearness(opacity), set.words, path, how, "Q"]
+        : [resources.opacity(set.alpha * opacity, set.alpha * opacity), set.words, path, how];
   return [
     "q",
     ...(piece.at ? [pdfMatrix(piece.at)] : []),
@@ -166,7 +169,8 @@ function gradientSetter(
     const placed = placePaint(paint, over, 0);
     if (placed.kind === "picture") throw new Error("a picture was taken for a gradient");
     const words = `/Pattern ${space} /${resources.gradient(placed, toPatterns)} ${set}`;
-    return { words, alpha: 1, clearness: isClear ? resources.clearness(placed, toCopy, growBox(over, reach)) : null };
+    const clearness = (opacity: number) => resources.clearness(placed, toCopy, growBox(over, reach), opacity);
+    return { words, alpha: 1, clearness: isClear ? clearness : null };
   };
   if (overOf(paint) === "whole") {
     const whole = wholeBoxOf(paint, geometry);

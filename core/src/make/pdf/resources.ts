@@ -34,25 +34,33 @@ export class Resources {
         Type: "Pattern",
         PatternType: 2,
         Matrix: [...matrix],
-        Shading: shadingOf(this.context, gradient, "DeviceRGB"),
+        Shading: shadingOf(this.context, gradient, (color) => [...channelsOf(color).rgb]),
       }),
     );
   }
 
   /**
-   * The operator by which what follows is as clear as a gradient's stops within a box, by a soft mask (ISO 32000-1, 11.6.5);
-   * the matrix carries the gradient's space into the one it is used in.
+   * The operator by which what follows is as clear as a gradient's stops within a box, and as an opacity over them, by a soft mask
+   * (ISO 32000-1, 11.6.5); the matrix carries the gradient's space into the one it is used in. The opacity belongs to the mask:
+   * set beside it, some readers count it twice; of grey masks some take another lightness.
    */
-  clearness(gradient: PlacedGradient, matrix: readonly number[], { left, top, right, bottom }: Box): string {
-    const key = `clear ${JSON.stringify([gradient, matrix])}`;
+  clearness(
+    gradient: PlacedGradient,
+    matrix: readonly number[],
+    { left, top, right, bottom }: Box,
+    opacity: number,
+  ): string {
+    const key = `clear ${JSON.stringify([gradient, matrix, opacity])}`;
     const make = () => {
-      const shading = shadingOf(this.context, gradient, "DeviceGray");
+      const shading = shadingOf(this.context, gradient, (color) =>
+        new Array<number>(3).fill(opacity * channelsOf(color).alpha),
+      );
       const form = this.context.stream("/S0 sh", {
         Type: "XObject",
         Subtype: "Form",
         BBox: [left, top, right, bottom],
         Matrix: [...matrix],
-        Group: { Type: "Group", S: "Transparency", CS: "DeviceGray" },
+        Group: { Type: "Group", S: "Transparency", CS: "DeviceRGB" },
         Resources: { Shading: { S0: shading } },
       });
       return this.context.obj({ SMask: { Type: "Mask", S: "Luminosity", G: this.context.register(form) } });
@@ -129,28 +137,26 @@ function channelsIn(data: Raster["data"], channels: readonly number[]): Uint8Arr
   return picked;
 }
 
-type ColorSpace = "DeviceRGB" | "DeviceGray";
-
 /** An axial or radial shading told stop by stop: its colours, or how opaque they are as greys. */
-function shadingOf(context: PDFContext, gradient: PlacedGradient, space: ColorSpace): PDFObject {
+function shadingOf(context: PDFContext, gradient: PlacedGradient, channels: (color: string) => number[]): PDFObject {
   const coordinates =
     gradient.kind === "linear"
       ? [gradient.from.x, gradient.from.y, gradient.to.x, gradient.to.y]
       : [gradient.centre.x, gradient.centre.y, 0, gradient.centre.x, gradient.centre.y, gradient.radius];
   return context.obj({
     ShadingType: gradient.kind === "linear" ? 2 : 3,
-    ColorSpace: space,
+    ColorSpace: "DeviceRGB",
     Coords: coordinates,
     Extend: [true, true],
-    Function: functionOf(context, gradient.stops, space),
+    Function: functionOf(context, gradient.stops, channels),
   });
 }
 
-function functionOf(context: PDFContext, stops: PlacedGradient["stops"], space: ColorSpace): PDFObject {
-  const channels = (color: string) => {
-    const { rgb, alpha } = channelsOf(color);
-    return space === "DeviceGray" ? [alpha] : [...rgb];
-  };
+function functionOf(
+  context: PDFContext,
+  stops: PlacedGradient["stops"],
+  channels: (color: string) => number[],
+): PDFObject {
   const [first] = stops;
   const last = stops.at(-1);
   if (!first || !last) throw new Error("a gradient without colours");

@@ -2,8 +2,10 @@ import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { arrange, buildScene, combine, type Design, type Path } from "../src";
 import { areaOfPath, transformPath } from "../src/geometry/path";
+import { measurePath } from "../src/geometry/pathLength";
 import { withGeometryEngine } from "./prepared";
 import { copies, designOf, whole } from "./joinedCopies";
+import { members } from "./randomMembers";
 import { outlinesOf, partOf } from "./scenes";
 
 beforeAll(withGeometryEngine);
@@ -19,6 +21,8 @@ function areaOf(design: Design): number {
 
 /** Areas agree within what curves are flattened to: a thousandth of all that lies over each other. */
 const NEAR = 1;
+/** Loops are thicker, millimetres: a few cells of the grid at the size of these ornaments. */
+const THINNEST = 1e-4;
 const SHARE = 0.002;
 const runs = { numRuns: 10 };
 
@@ -42,6 +46,31 @@ describe("whatever is joined", () => {
         expect(Math.abs(covered((count) => count % 2) - evenOdd)).toBeLessThan(NEAR);
       }),
       runs,
+    );
+  });
+
+  test("no loop of an even-odd is thinner than what outlines are told apart by", () => {
+    fc.assert(
+      fc.property(copies, (own) => {
+        for (const run of outlinesOf(partOf(designOf(own, { mode: "evenOdd" }))).flat()) {
+          // What lies between two shallow arcs is as thick as three times its area over the way round it.
+          expect((3 * Math.abs(areaOfPath([run]))) / measurePath(run).length).toBeGreaterThan(THINNEST);
+        }
+      }),
+      {
+        numRuns: members(10),
+        examples: [
+          [
+            {
+              motif: { kind: "sector", outer: 36, from: 5, to: 298 },
+              rules: [
+                { kind: "step", count: 4, turn: 33, scale: 1 },
+                { kind: "grid", columns: 3, rows: 2, pitch: 20 },
+              ],
+            },
+          ],
+        ],
+      },
     );
   });
 

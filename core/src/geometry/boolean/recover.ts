@@ -1,6 +1,6 @@
 import { once } from "../once";
 import { pieceOf, pointAt, type Cubic } from "../cubic";
-import { subpathOf, type Path, type Subpath } from "../path";
+import { areaOfPath, subpathOf, type Path, type Subpath } from "../path";
 import { distance, type Point } from "../point";
 import { ChordIndex, shareAlong, type Chord } from "./chordIndex";
 import type { Loop } from "./loop";
@@ -8,6 +8,8 @@ import { CELLS_PER_MILLIMETRE, type Facets } from "./facets";
 import { knownChord } from "./knownChord";
 import { meet, nearestParameter } from "./meet";
 
+/** A loop whose area is no more than its length times so many cells is none. */
+const THIN = 3;
 /** A run shorter than this is no run, millimetres. */
 const LEAST_RUN = 1e-6;
 
@@ -29,8 +31,16 @@ export function recoverCurves(loops: readonly Loop[], facets: Facets, index = ch
   return loops.flatMap((loop) => {
     if (isSliver(loop)) return [];
     const runs = refined(mergedRuns(loop, facets, index, true), facets, true);
-    return runs.length === 0 ? [] : [drawn(runs, facets, true)];
+    const outline = drawn(runs, facets, true);
+    // What lay open between rounded crossings may close where curves truly cross.
+    return runs.length === 0 || isThin(runs, areaOfPath([outline])) ? [] : [outline];
   });
+}
+
+/** Whether a loop of runs is as thin as the grid's cells. */
+function isThin(runs: readonly Run[], area: number): boolean {
+  const round = runs.reduce((sum, { start, end }) => sum + distance(start, end), 0);
+  return Math.abs(area) <= (round * THIN) / CELLS_PER_MILLIMETRE;
 }
 
 /** The same for a chain of vertices that does not close. */
@@ -51,7 +61,7 @@ function isSliver(loop: Loop): boolean {
     const q = loop[(index + 1) % loop.length] ?? p;
     length += Math.hypot(q.x - p.x, q.y - p.y);
   });
-  return Math.abs(areaOfLoop(loop)) <= length * 3;
+  return Math.abs(areaOfLoop(loop)) <= length * THIN;
 }
 
 /** The area of a loop, in cells squared; above 0 where it runs clockwise on the sheet. */

@@ -67,6 +67,14 @@ function tooNear({ whole, woven, tips }: ReturnType<typeof bandsOf>, gap: number
   );
 }
 
+/** With no gap every place of the bands is covered, and by one of them. */
+function expectCoveredOnce(weave: Weave): void {
+  const { whole, woven } = bandsOf({ ...weave, gap: 0 });
+  const all = areaOf(combine(whole, "union"));
+  expect(areaOf(combine(woven, "union")) / all).toBeCloseTo(1, 3);
+  expect(woven.reduce((sum, path) => sum + areaOf(path), 0) / all).toBeCloseTo(1, 3);
+}
+
 const band = (width: number, cap: Band["cap"] = "butt", join: Band["join"] = "miter"): Band => ({ width, cap, join });
 const step = (x: number) => [{ kind: "step", count: 2, move: { x, y: 0 } }];
 const disc = (radius: number) => ({ kind: "disc", radius });
@@ -129,10 +137,7 @@ describe("bands that lie over each other are apart by the gap", () => {
     ],
   ])("%s: apart, and with no gap nothing is uncovered", (_, weave) => {
     expect(tooNear(bandsOf(weave), weave.gap)).toBeLessThan(1e-3);
-    const { whole, woven } = bandsOf({ ...weave, gap: 0 });
-    const all = areaOf(combine(whole, "union"));
-    expect(areaOf(combine(woven, "union")) / all).toBeCloseTo(1, 3);
-    expect(woven.reduce((sum, path) => sum + areaOf(path), 0) / all).toBeCloseTo(1, 3);
+    expectCoveredOnce(weave);
   });
 });
 
@@ -177,10 +182,7 @@ describe("bands that lie along each other, or meet twice near by", () => {
     ],
   ])("%s: apart by the gap; with none every place is covered, and once", (_, weave) => {
     expect(tooNear(bandsOf(weave), weave.gap)).toBeLessThan(0.005);
-    const { whole, woven } = bandsOf({ ...weave, gap: 0 });
-    const all = areaOf(combine(whole, "union"));
-    expect(areaOf(combine(woven, "union")) / all).toBeCloseTo(1, 3);
-    expect(woven.reduce((sum, path) => sum + areaOf(path), 0) / all).toBeCloseTo(1, 3);
+    expectCoveredOnce(weave);
   });
 });
 

@@ -3,6 +3,7 @@ import { combine } from "../../geometry/boolean/boolean";
 import { distanceToChord } from "../../geometry/chordDistance";
 import { once } from "../../geometry/once";
 import { spend } from "../../geometry/effort";
+import { addTo } from "../../geometry/keyedLists";
 import { areaOfPath } from "../../geometry/path";
 import { distance } from "../../geometry/point";
 import { areNeighbours, chordsOf, countBits, crossingOf, nearPairs, type Chord, type ChordCrossing } from "./chords";
@@ -56,12 +57,7 @@ export function meetingsOf(strands: readonly Strand[], ends: BandEnds, gap: numb
 /** Groups by the two strands they are of. */
 function byPair(groups: readonly PairGroup[]): Map<string, PairGroup[]> {
   const found = new Map<string, PairGroup[]>();
-  for (const group of groups) {
-    const key = group.sides.map(([chord]) => chord?.strand).join(".");
-    const known = found.get(key);
-    if (known) known.push(group);
-    else found.set(key, [group]);
-  }
+  for (const group of groups) addTo(found, group.sides.map(([chord]) => chord?.strand).join("."), group);
   return found;
 }
 

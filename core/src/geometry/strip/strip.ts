@@ -121,14 +121,14 @@ function side(stops: readonly number[], measured: MeasuredPath, widthAt: (length
         way: { x: tangent.x * along + normal.x * slope, y: tangent.y * along + normal.y * slope },
       };
     };
-    return [edge(-1), edge(1)];
+    return { left: edge(-1), right: edge(1), half, tangent, curvature };
   };
   const places = evenlyBent(
     stops.map((stop, index) => edgesAt(stop, (index === 0 ? stops[1] : stops[index - 1]) ?? stop)),
     (stop) => edgesAt(stop, stop),
   );
-  const forwards = curvesThrough(places.map(([left]) => left));
-  const back = curvesThrough(places.map(([, right]) => right)).reverse();
+  const forwards = curvesThrough(places.map(({ left }) => left));
+  const back = curvesThrough(places.map(({ right }) => right)).reverse();
   const turned = back.map(([start, leave, arrive, end]): Cubic => [end, arrive, leave, start]);
   const [startLeft, startRight] = [forwards[0]?.[0], turned.at(-1)?.[3]];
   const [endLeft, endRight] = [forwards.at(-1)?.[3], turned[0]?.[0]];
@@ -137,18 +137,34 @@ function side(stops: readonly number[], measured: MeasuredPath, widthAt: (length
   return [subpathOf([...forwards, across(endLeft, endRight), ...turned, across(startRight, startLeft)], true)];
 }
 
-/** Where the left edge and the right one are at one stop. */
-type Edges = readonly [EdgePlace, EdgePlace];
+/** Where the left edge and the right one are at one stop, and how the line runs there. */
+interface Edges extends Pick<PlaceOnPath, "tangent" | "curvature"> {
+  readonly left: EdgePlace;
+  readonly right: EdgePlace;
+  /** Half the width. */
+  readonly half: number;
+}
 
 /** Places along both edges, with more between where the line bends so unevenly that curves through them would go astray. */
 function evenlyBent(places: readonly Edges[], between: (stop: number) => Edges): Edges[] {
   const filled = (from: Edges, to: Edges, depth: number): Edges[] => {
-    if (depth === DEEPEST) return [to];
-    const middle = between((from[0].stop + to[0].stop) / 2);
-    if (isTrue(from[0], middle[0], to[0]) && isTrue(from[1], middle[1], to[1])) return [to];
+    if (depth === DEEPEST || isArc(from, to)) return [to];
+    const middle = between((from.left.stop + to.left.stop) / 2);
+    if (isTrue(from.left, middle.left, to.left) && isTrue(from.right, middle.right, to.right)) return [to];
     return [...filled(from, middle, depth + 1), ...filled(middle, to, depth + 1)];
   };
   return places.flatMap((to, index) => filled(places[index - 1] ?? to, to, index === 0 ? DEEPEST : 0));
+}
+
+/** Bends are even when they differ by less, radians, or this share of the width's half. */
+const EVEN = 0.005;
+
+/** Whether a line bends evenly between two stops: as much at both, and by that much in all. Curves through its edges are true. */
+function isArc(from: Edges, to: Edges): boolean {
+  const [a, b] = [from.curvature, to.curvature];
+  if (Math.abs(a - b) * Math.max(from.half, to.half) > EVEN) return false;
+  const turn = angleBetween(from.tangent, to.tangent);
+  return Math.abs(turn - (Math.abs(a + b) / 2) * (to.left.stop - from.left.stop)) < EVEN;
 }
 
 /** Whether the curve between two places passes a third, half way between them. */

@@ -26,7 +26,7 @@ export function gapBand(area: () => Path, gap: number): GapBand {
 }
 
 /** Overlaps smaller than this only touch, square millimetres. */
-const LEAST_AREA = 1e-4;
+export const LEAST_AREA = 1e-4;
 
 /** What is taken reaches so far beyond the edge of the band below, so that no sliver of it is left. Millimetres. */
 const SPARE = 0.02;

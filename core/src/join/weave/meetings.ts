@@ -7,7 +7,7 @@ import { addTo } from "../../geometry/keyedLists";
 import { areaOfPath } from "../../geometry/path";
 import { distance } from "../../geometry/point";
 import { areNeighbours, chordsOf, countBits, crossingOf, nearPairs, type Chord, type ChordCrossing } from "./chords";
-import { gapBand } from "./commonPlaces";
+import { gapBand, LEAST_AREA } from "./commonPlaces";
 import { inCommonPlaces, isCrowded } from "./crowded";
 import { NearPairs, type PairGroup } from "./nearPairs";
 import type { Strand } from "./strands";
@@ -18,8 +18,6 @@ import type { Meeting } from "./meeting";
 const SECONDS_A_PAIR = 10e-6;
 /** Crossings of the same stretches nearer than this are one, millimetres. */
 const ONE_PLACE = 0.05;
-/** Overlaps smaller than this only touch, square millimetres. */
-const LEAST_AREA = 1e-4;
 /** A stretch is taken this much longer at both ends than it was found, millimetres. */
 const SPARE = 0.05;
 /** Two bands of which one ends on the other have a joint no longer than so many times their half widths together. */

@@ -5,7 +5,8 @@ import { LAUNCH } from "./launch";
 export default defineConfig({
   testDir: ".",
   outputDir: "../test-results",
-  workers: 2,
+  // One more than cores: while one waits for an answer the others have work.
+  workers: 3,
   forbidOnly: true,
   retries: 0,
   fullyParallel: true,

@@ -121,7 +121,7 @@ describe("what takes its time", () => {
         id: "discs",
         name: "Discs",
         motif: { kind: "disc", radius: 8 },
-        rules: [{ kind: "grid", columns: 30, rows: 20, pitch: { x: 4, y: 4 } }],
+        rules: [{ kind: "grid", columns: 24, rows: 16, pitch: { x: 4, y: 4 } }],
         join: { mode: "faces" },
       },
     ],

@@ -207,7 +207,7 @@ export * from "./solid/layout";
 export * from "./solid/bodies";
 export * from "./solid/uniting";
 export * from "./solid/layers";
-export * from "./solid/openEdges";
+export * from "./solid/meshEdges";
 export * from "./solid/picture";
 export * from "./solid/sharpEdges";
 export * from "./solid/solidBuilder";

@@ -172,7 +172,7 @@ describe("layers", () => {
 
   test("a block: two walls around, rows across at the asked share, at alternating angles", async () => {
     const design = block({ lift: "rest" });
-    const slicer = new Slicer(await wholeOf(design), settings);
+    const slicer = new Slicer([await wholeOf(design)], settings);
     expect(slicer.places).toHaveLength(12);
     const [first, second] = [slicer.layer(0), slicer.layer(1)];
     expect(first.area).toBeCloseTo(200, 3);
@@ -184,14 +184,12 @@ describe("layers", () => {
     expect(rows).toBeLessThan(1.06 * 72);
     const direction = ([x0 = 0, y0 = 0, x1 = 0, y1 = 0]: Float64Array) => Math.sign((x1 - x0) * (y1 - y0));
     expect(direction(first.filling)).toBe(-direction(second.filling));
-    slicer.end();
   });
 
   test("rows never lie in a hole", async () => {
     const design = partDesign({ kind: "ring", outer: 12, inner: 5 }, [], { solid: { depth: 2 } });
-    const slicer = new Slicer(await wholeOf(design), { ...settings, filling: 1 });
+    const slicer = new Slicer([await wholeOf(design)], { ...settings, filling: 1 });
     const { filling } = slicer.layer(0);
-    slicer.end();
     expect(filling.length).toBeGreaterThan(100);
     for (let k = 0; k + 3 < filling.length; k += 4) {
       const [x, y] = [

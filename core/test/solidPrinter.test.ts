@@ -53,14 +53,12 @@ describe("the printer of solids reads the file it is sent", () => {
       steps.reduce((sum, { trace }) => sum + (trace.length ?? 0), 0),
       6,
     );
-    printed.end();
   });
 
   test("bodies of two colours that lie in each other are one", async () => {
     const printed = await run(await fileOf("3mf", TWO_COLORS), { layer: 1 });
     expect(printed.step(1).trace.area).toBeCloseTo(Math.PI * 100, 0);
     expect(printed.step(6).trace.area).toBeCloseTo(Math.PI * 16, 0);
-    printed.end();
   });
 
   test("a text STL is read too", async () => {
@@ -83,7 +81,6 @@ describe("the printer of solids reads the file it is sent", () => {
     const printed = await run(text(faces), { layer: 0.1 });
     for (let index = 0; index < printed.steps; index++) printed.step(index);
     expect(printed.report().volume).toBeCloseTo(1000 / 6, 0);
-    printed.end();
     expect(await open(text(faces.slice(1)))).toEqual({
       refusal: expect.stringContaining("3 edges have a face on one side only"),
     });

@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { layersOf, openEdges, type SolidModel, boxOfMesh } from "../src";
 import { withFonts, withGeometryEngine, withSolidEngine } from "./prepared";
+import { members } from "./randomMembers";
 import { modelOf } from "./solidModels";
 import { designWith } from "./testDesign";
 
@@ -80,7 +81,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
           expect(Math.abs(laid - volume) / volume).toBeLessThan(0.005);
         }
       }),
-      { numRuns: 10 },
+      { numRuns: members(6) },
     );
   });
 
@@ -94,7 +95,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         expect(Math.abs(sum(after, "volume") / sum(before, "volume") - 1)).toBeLessThan(1e-3);
         expect(sum(after, "genus")).toBe(sum(before, "genus"));
       }),
-      { numRuns: 10 },
+      { numRuns: members(6) },
     );
   });
 
@@ -108,7 +109,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         ];
         expect(Math.abs(sum(all, "volume") / (count * sum(one, "volume")) - 1)).toBeLessThan(1e-4);
       }),
-      { numRuns: 10 },
+      { numRuns: members(6) },
     );
   });
 
@@ -126,7 +127,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         expect(Math.abs(sum(left, "volume") - difference)).toBeLessThan(1e-3 * sum(whole, "volume"));
         expect(sum(left, "volume")).toBeLessThanOrEqual(sum(whole, "volume") * (1 + 1e-6));
       }),
-      { numRuns: 10 },
+      { numRuns: members(6) },
     );
   });
 });

@@ -11,13 +11,25 @@ export type Rings = readonly SimplePolygon[];
 /** An outline's area, its curves as chords within `tolerance` millimetres. Open runs count as closed. */
 export function areaOfOutline(path: Path, rule: FillRule, tolerance: number, arena: Arena): CrossSection {
   const rings = flattenPath(path, tolerance).map((points) => points.map(({ x, y }): [number, number] => [x, -y]));
-  const { CrossSection } = solidEngine();
-  return arena.keep(
-    CrossSection.ofPolygons(
-      rings.filter((ring) => ring.length > 2),
-      rule === "evenodd" ? "EvenOdd" : "NonZero",
-    ),
+  return within(
+    rings.filter((ring) => ring.length > 2),
+    rule === "evenodd" ? "EvenOdd" : "NonZero",
+    arena,
   );
+}
+
+/** The engine takes no empty list. */
+const NOTHING: Rings = [
+  [
+    [0, 0],
+    [0, 0],
+    [0, 0],
+  ],
+];
+
+/** The area that rings bound; by `Positive`, what lies to the left of more of them than to the right. */
+export function within(rings: Rings, rule: "EvenOdd" | "NonZero" | "Positive", arena: Arena): CrossSection {
+  return arena.keep(solidEngine().CrossSection.ofPolygons([...(rings.length > 0 ? rings : NOTHING)], rule));
 }
 
 /** Chords of a full circle of a radius so that none leaves it by more than the tolerance, at least eight. Millimetres. */

@@ -20,8 +20,6 @@ export interface DeviceRun {
   step: (index: number) => DeviceStep;
   /** What it did in all, by name: lengths, times, the box. Asked when the last step is done, or when it was stopped. */
   report: () => Readonly<Record<string, number>>;
-  /** Gives back what it holds. */
-  end: () => void;
 }
 
 /** Where a device finds what it needs. */

@@ -1,9 +1,10 @@
-import { piecesOfMesh } from "../form/meshPieces";
 import type { Manifold } from "manifold-3d";
 import { solidEngine } from "../engines/solidEngine";
 import { withArenaForLong, type Arena } from "../form/arena";
 import { engineSolid, meshOf } from "../form/engineMesh";
 import { countTriangles, type Mesh } from "../form/mesh";
+import { holesOfMesh, piecesOfMesh } from "../form/meshPieces";
+import { tidyMesh } from "../form/tidyMesh";
 import type { Problem } from "../formula/problem";
 import { spaceAt } from "../geometry/space";
 import type { SolidGroup, SolidLayout, SolidPart } from "./layout";
@@ -78,7 +79,7 @@ async function wholeOf(
   const [only] = bodies;
   if (!only || bodies.length === 1) return only?.mesh ?? null;
   const solids = colored.map(({ solid }) => solid);
-  return meshOf(await unitedSolids(solids, arena, breathe));
+  return tidyMesh(meshOf(await unitedSolids(solids, arena, breathe)));
 }
 
 /** Why so many triangles are not united, told at the part that has most; null where they are few enough. */
@@ -197,13 +198,20 @@ async function byColor(colored: readonly Colored[], arena: Arena, breathe: Breat
     const solid = await unitedSolids(own, arena, (share) => breathe((bodies.length + share) / colors.length));
     bodies.push(bodyOf(color, solid));
   }
-  return bodies;
+  return bodies.filter(({ pieces }) => pieces > 0);
 }
 
+/** What is told of a body is measured on the surface that is written and sliced, not on what the engine held before it. */
 function bodyOf(color: string, solid: Manifold): SolidBody {
-  const mesh = meshOf(solid);
-  const pieces = piecesOfMesh(mesh).length;
-  // The engine's genus counts as if there were one piece: each further one lowers it by one.
-  const genus = solid.genus() + pieces - 1;
-  return { color, mesh, volume: solid.volume(), area: solid.surfaceArea(), genus, pieces };
+  const mesh = tidyMesh(meshOf(solid));
+  const pieces = piecesOfMesh(mesh);
+  const sum = (of: "volume" | "area") => pieces.reduce((all, piece) => all + piece[of], 0);
+  return {
+    color,
+    mesh,
+    volume: sum("volume"),
+    area: sum("area"),
+    genus: holesOfMesh(mesh, pieces.length),
+    pieces: pieces.length,
+  };
 }

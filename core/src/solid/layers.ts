@@ -1,14 +1,15 @@
-import type { CrossSection, Manifold } from "manifold-3d";
+import type { CrossSection } from "manifold-3d";
 import { at } from "../geometry/at";
 import { withArena, type Arena } from "../form/arena";
-import { engineSolid } from "../form/engineMesh";
-import { boxOfMesh, type Mesh } from "../form/mesh";
-import { areaOf, inset, type Rings } from "../form/area";
+import type { Mesh } from "../form/mesh";
+import { areaOf, inset, within, type Rings } from "../form/area";
+import { levelsOf } from "./levelFaces";
 import { rowsWithin } from "./rows";
+import { Sections } from "./sections";
 
 /** How solids are laid in layers. Millimetres; `filling` is the share of the inside that is filled. */
 export interface LayerSettings {
-  /** The height of a layer. */
+  /** The height of a layer at most. */
   readonly layer: number;
   /** Lines laid along every outline. */
   readonly walls: number;
@@ -22,7 +23,7 @@ export interface LayerSettings {
 export interface Layer {
   /** The middle of its height. */
   readonly z: number;
-  /** How high it is; the last one may be lower than the others. */
+  /** How high it is: layers end where the solid has a level face. */
   readonly height: number;
   /** Square millimetres. */
   readonly area: number;
@@ -39,36 +40,44 @@ const FILLING_ANGLE = 45;
 /** Curves of walls are chords within this, millimetres. */
 const WALL_TOLERANCE = 0.02;
 
-/** Where a solid is sliced, from the bed up: the middle of each layer, and how high it is. */
-export function layersTo(top: number, layer: number): Pick<Layer, "z" | "height">[] {
-  const count = Math.max(0, Math.ceil(top / layer - 1e-6));
-  return Array.from({ length: count }, (_, k) => {
-    const height = Math.min(top, (k + 1) * layer) - k * layer;
-    return { z: k * layer + height / 2, height };
+/** A layer is at least this share of the highest: what two level faces have between them that is lower belongs to one of its neighbours. */
+const LEAST_LAYER = 1 / 8;
+
+/**
+ * Where a solid is sliced, from the bed up: the middle of each layer, and how high it is. From each level face to the next all
+ * are of one height, as few as can be; so what is laid has the volume of the solid, wherever its steps are.
+ */
+function layersBetween(levels: readonly number[], layer: number): Pick<Layer, "z" | "height">[] {
+  return levels.flatMap((top, index) => {
+    const from = levels[index - 1] ?? 0;
+    const count = Math.max(1, Math.ceil((top - from) / layer - 1e-6));
+    const height = (top - from) / count;
+    return Array.from({ length: count }, (_, k) => ({ z: from + (k + 0.5) * height, height }));
   });
 }
 
-/** A solid that can be sliced at any layer. The solid engine must have been loaded; `end` gives its memory back. */
+/** A solid that can be sliced at any layer: closed surfaces, which may touch or lie in each other. The solid engine must have been loaded. */
 export class Slicer {
   /** Where each layer is, from the bed up. */
   readonly places: readonly Pick<Layer, "z" | "height">[];
-  private readonly solid: Manifold;
+  private readonly solids: readonly Sections[];
   /** What was laid last for each of the two angles: upright walls have many layers alike. */
   private readonly laid = new Map<number, { readonly outlines: Rings; readonly laid: Laid }>();
 
   constructor(
-    mesh: Mesh,
+    meshes: readonly Mesh[],
     private readonly settings: LayerSettings,
   ) {
-    this.places = layersTo(boxOfMesh(mesh)?.max[2] ?? 0, settings.layer);
-    this.solid = engineSolid(mesh);
+    this.places = layersBetween(levelsOf(meshes, settings.layer * LEAST_LAYER), settings.layer);
+    this.solids = meshes.map((mesh) => new Sections(mesh));
   }
 
   /** What is laid in one layer, counted from 0 at the bed. Throws where there is none such. */
   layer(index: number): Layer {
     const place = at(this.places, index);
     return withArena((arena) => {
-      const section = arena.keep(this.solid.slice(place.z));
+      const rings = this.solids.flatMap((solid) => solid.at(place.z));
+      const section = within(rings, "Positive", arena);
       const outlines = section.toPolygons();
       return { ...place, area: areaOf(outlines), outlines, ...this.laidIn(section, outlines, index, arena) };
     });
@@ -81,20 +90,12 @@ export class Slicer {
     this.laid.set(index % 2, { outlines, laid });
     return laid;
   }
-
-  end(): void {
-    this.solid.delete();
-  }
 }
 
 /** A mesh's layers one by one, from the bed up, so that whoever asks can stop between them. */
 export function* layersOf(mesh: Mesh, settings: LayerSettings): Generator<Layer> {
-  const slicer = new Slicer(mesh, settings);
-  try {
-    for (let index = 0; index < slicer.places.length; index++) yield slicer.layer(index);
-  } finally {
-    slicer.end();
-  }
+  const slicer = new Slicer([mesh], settings);
+  for (let index = 0; index < slicer.places.length; index++) yield slicer.layer(index);
 }
 
 type Laid = Pick<Layer, "walls" | "filling">;
@@ -126,9 +127,9 @@ function laidWithin(
 ): Laid {
   if (walls === 0 && filling === 0) return { walls: [], filling: new Float64Array() };
   const plain = arena.keep(section.simplify(WALL_TOLERANCE / 2));
-  const within = (by: number) => inset(plain, by, WALL_TOLERANCE, arena);
-  const lines = Array.from({ length: walls }, (_, k) => within((k + 0.5) * lineWidth).toPolygons());
-  const inside = filling > 0 ? within(walls * lineWidth).toPolygons() : [];
+  const inward = (by: number) => inset(plain, by, WALL_TOLERANCE, arena);
+  const lines = Array.from({ length: walls }, (_, k) => inward((k + 0.5) * lineWidth).toPolygons());
+  const inside = filling > 0 ? inward(walls * lineWidth).toPolygons() : [];
   const angle = index % 2 === 0 ? FILLING_ANGLE : FILLING_ANGLE + 90;
   return { walls: lines.flat(), filling: rowsWithin(inside, angle, lineWidth / Math.max(filling, 1e-6)) };
 }

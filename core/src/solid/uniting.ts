@@ -1,6 +1,8 @@
 import type { Manifold } from "manifold-3d";
 import { solidEngine } from "../engines/solidEngine";
 import type { Arena } from "../form/arena";
+import { DisjointSets } from "../geometry/disjointSets";
+import { addTo } from "../geometry/keyedLists";
 
 /** Told how much of the work is done, 0…1, and asked to wait a moment; rejects where the work is to stop. */
 export type Breath = (share: number) => Promise<void>;
@@ -81,13 +83,7 @@ function halvesOf(cluster: readonly Boxed[]): readonly [readonly Boxed[], readon
 
 /** Solids whose boxes touch, directly or by way of others, together. */
 function clustersOf(boxed: readonly Boxed[]): Boxed[][] {
-  const parent = boxed.map((_, index) => index);
-  const rootOf = (index: number): number => {
-    let root = index;
-    while (parent[root] !== root) root = parent[root] ?? root;
-    parent[index] = root;
-    return root;
-  };
+  const sets = new DisjointSets(boxed.length);
   // Swept along x: only boxes that overlap there are compared.
   const order = boxed.map((_, index) => index).sort((a, b) => (boxed[a]?.min[0] ?? 0) - (boxed[b]?.min[0] ?? 0));
   let open: number[] = [];
@@ -95,14 +91,11 @@ function clustersOf(boxed: readonly Boxed[]): Boxed[][] {
     const one = boxed[index];
     if (!one) continue;
     open = open.filter((other) => (boxed[other]?.max[0] ?? 0) >= (one.min[0] ?? 0));
-    for (const other of open) if (touch(one, boxed[other])) parent[rootOf(index)] = rootOf(other);
+    for (const other of open) if (touch(one, boxed[other])) sets.join(index, other);
     open.push(index);
   }
   const clusters = new Map<number, Boxed[]>();
-  boxed.forEach((one, index) => {
-    const root = rootOf(index);
-    clusters.set(root, [...(clusters.get(root) ?? []), one]);
-  });
+  boxed.forEach((one, index) => addTo(clusters, sets.rootOf(index), one));
   return [...clusters.values()];
 }
 

@@ -60,12 +60,8 @@ async function work({ device: kind, file, settings, pace }: DeviceWork): Promise
   const run = await device.open(file, settings, NODE_HOST);
   if ("refusal" in run) return tell({ kind: "refused", refusal: run.refusal });
   await tell({ kind: "opened", steps: run.steps });
-  try {
-    await go(run, pace);
-    await tell({ kind: "ended", stopped: isStopped(), report: run.report() });
-  } finally {
-    run.end();
-  }
+  await go(run, pace);
+  await tell({ kind: "ended", stopped: isStopped(), report: run.report() });
 }
 
 async function go(run: DeviceRun, pace: number | null): Promise<void> {

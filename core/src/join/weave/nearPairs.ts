@@ -1,4 +1,6 @@
 import { at } from "../../geometry/at";
+import { DisjointSets } from "../../geometry/disjointSets";
+import { addTo } from "../../geometry/keyedLists";
 import type { Chord, ChordCrossing } from "./chords";
 
 /** Pairs of chords that hang together, side by side. */
@@ -45,26 +47,12 @@ export class NearPairs {
 
   /** The groups, in the order of their first pairs. */
   groups(): PairGroup[] {
-    const roots = this.pairs.map((_, index) => index);
-    const rootOf = (pair: number): number => {
-      let root = pair;
-      while (at(roots, root) !== root) root = at(roots, root);
-      roots[pair] = root;
-      return root;
-    };
+    const sets = new DisjointSets(this.pairs.length);
     this.pairs.forEach(({ a, b }, index) => {
-      for (const other of this.beside(a, b)) {
-        const [one, two] = [rootOf(index), rootOf(other)];
-        roots[Math.max(one, two)] = Math.min(one, two);
-      }
+      for (const other of this.beside(a, b)) sets.join(index, other);
     });
     const groups = new Map<number, Pair[]>();
-    this.pairs.forEach((pair, index) => {
-      const root = rootOf(index);
-      const group = groups.get(root);
-      if (group) group.push(pair);
-      else groups.set(root, [pair]);
-    });
+    this.pairs.forEach((pair, index) => addTo(groups, sets.rootOf(index), pair));
     return [...groups.values()].map((pairs) => ({
       sides: [[...new Set(pairs.map(({ a }) => a))], [...new Set(pairs.map(({ b }) => b))]],
       crossings: pairs.flatMap(({ crossing }) => (crossing ? [crossing] : [])),

@@ -105,6 +105,5 @@ function runOf(moves: readonly HeadMove[], { travelSpeed }: Settings): DeviceRun
       const { left = 0, top = 0, right = 0, bottom = 0 } = box ?? {};
       return { ...done, left, right, lower: top, upper: bottom };
     },
-    end: () => undefined,
   };
 }

@@ -76,6 +76,5 @@ function runOf(pages: readonly Size[]): DeviceRun {
       return { seconds, trace: { page: index + 1, width, height } };
     },
     report: () => ({ ...done }),
-    end: () => undefined,
   };
 }

@@ -2,6 +2,7 @@ import { strFromU8, unzipSync } from "fflate";
 import { SaxesParser } from "saxes";
 import type { Mesh } from "../../form/mesh";
 import type { Refusal } from "../device";
+import { welded } from "./welded";
 
 /** Millimetres in each unit the format knows. */
 const UNITS: Readonly<Record<string, number>> = {
@@ -63,6 +64,6 @@ function readModel(text: string): readonly Mesh[] {
     if (triangles.some((corner) => !Number.isInteger(corner) || corner < 0 || corner >= corners)) {
       throw new Error("a triangle names a corner that is not there");
     }
-    return { positions: Float32Array.from(positions), triangles: Uint32Array.from(triangles) };
+    return welded(Float32Array.from(triangles.flatMap((corner) => positions.slice(3 * corner, 3 * corner + 3))));
   });
 }

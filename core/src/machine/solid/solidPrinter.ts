@@ -1,11 +1,9 @@
 import { SOLID_MAKING } from "../../design/makingFields";
-import { loadSolidEngine, solidEngine } from "../../engines/solidEngine";
-import { withArena } from "../../form/arena";
-import { engineSolid, meshOf } from "../../form/engineMesh";
-import { boxOfMesh, type Mesh, type SpaceBox } from "../../form/mesh";
+import { loadSolidEngine } from "../../engines/solidEngine";
+import { boxOfMesh, volumeOfMesh, type Mesh, type SpaceBox } from "../../form/mesh";
 import type { ResolvedOf } from "../../fields/field";
 import { lengthOfLayer, Slicer } from "../../solid/layers";
-import { openEdges } from "../../solid/openEdges";
+import { openEdges } from "../../solid/meshEdges";
 import { settingsBy } from "../settings";
 import type { Device, DeviceRun, Refusal } from "../device";
 import { readStl } from "./readStl";
@@ -34,7 +32,7 @@ export const solidPrinter: Device = {
     const refusal = refusalOf(read, settings);
     if (refusal !== null) return { refusal };
     await loadSolidEngine(wasm);
-    return united(read, (mesh) => runOf(mesh, settings));
+    return runOf(read, settings);
   },
 };
 
@@ -53,17 +51,24 @@ function refusalOf(meshes: readonly Mesh[], { frame }: Settings): string | null 
   const open = meshes.reduce((sum, mesh) => sum + openEdges(mesh).length / 2, 0);
   if (open > 0)
     return `The surface is open: ${open.toLocaleString("en")} edges have a face on one side only. What is inside cannot be told; close it and send it again.`;
-  const boxes = meshes.flatMap((mesh) => boxOfMesh(mesh) ?? []);
-  return leavingFrame(boxes, frame);
+  if (!(meshes.reduce((sum, mesh) => sum + volumeOfMesh(mesh), 0) > 0))
+    return "The surface closes, but not into a solid: its faces look inwards, or have nothing between them. Turn them and send it again.";
+  return leavingFrame(boxesOf(meshes), frame);
+}
+
+const boxesOf = (meshes: readonly Mesh[]) => meshes.flatMap((mesh) => boxOfMesh(mesh) ?? []);
+
+/** From where to where along an axis. */
+function reachOf(boxes: readonly SpaceBox[], axis: 0 | 1 | 2): { low: number; high: number } {
+  return {
+    low: Math.min(...boxes.map(({ min }) => min[axis])),
+    high: Math.max(...boxes.map(({ max }) => max[axis])),
+  };
 }
 
 function leavingFrame(boxes: readonly SpaceBox[], { width, depth, height }: Settings["frame"]): string | null {
-  const reach = (axis: number) => ({
-    low: Math.min(...boxes.map(({ min }) => min[axis] ?? 0)),
-    high: Math.max(...boxes.map(({ max }) => max[axis] ?? 0)),
-  });
   const mm = (length: number) => `${Number(length.toFixed(2))} mm`;
-  const [x, y, z] = [reach(0), reach(1), reach(2)];
+  const [x, y, z] = [reachOf(boxes, 0), reachOf(boxes, 1), reachOf(boxes, 2)];
   if (z.low < -ON_BED) return `The solid reaches ${mm(-z.low)} below the bed; lift it, or let it rest.`;
   const beyond = [
     { by: Math.max(-width / 2 - x.low, x.high - width / 2), words: `the bed’s width of ${mm(width)}` },
@@ -75,22 +80,9 @@ function leavingFrame(boxes: readonly SpaceBox[], { width, depth, height }: Sett
     : null;
 }
 
-/** All objects of a file as one solid; those of different colours may touch. */
-function united<T>(meshes: readonly Mesh[], use: (mesh: Mesh) => T): T | Refusal {
-  try {
-    return withArena((arena) => {
-      const solids = meshes.map((mesh) => arena.keep(engineSolid(mesh)));
-      const [only] = solids;
-      const whole = only && solids.length === 1 ? only : arena.keep(solidEngine().Manifold.union(solids));
-      return use(meshOf(whole));
-    });
-  } catch {
-    return { refusal: "The surface closes, but not into a solid: faces meet in a way that has no inside." };
-  }
-}
-
-function runOf(mesh: Mesh, settings: Settings): DeviceRun {
-  const slicer = new Slicer(mesh, settings);
+/** All objects of a file are laid together; those of different colours may touch. */
+function runOf(meshes: readonly Mesh[], settings: Settings): DeviceRun {
+  const slicer = new Slicer(meshes, settings);
   const done = { layers: 0, length: 0, seconds: 0, volume: 0, material: 0 };
   return {
     steps: slicer.places.length,
@@ -107,12 +99,12 @@ function runOf(mesh: Mesh, settings: Settings): DeviceRun {
       return { seconds, trace: { layer: index, z: layer.z, height: layer.height, area: layer.area, length } };
     },
     report() {
-      const box = boxOfMesh(mesh) ?? { min: [0, 0, 0], max: [0, 0, 0] };
-      const [width = 0, depth = 0, height = 0] = [0, 1, 2].map((axis) => (box.max[axis] ?? 0) - (box.min[axis] ?? 0));
+      const boxes = boxesOf(meshes);
+      const [x, y, z] = [reachOf(boxes, 0), reachOf(boxes, 1), reachOf(boxes, 2)];
+      const [width, depth, height] = [x.high - x.low, y.high - y.low, z.high - z.low];
       // Grams, of cubic millimetres at so many grams a cubic centimetre.
       const grams = (done.material / 1000) * settings.density;
       return { ...done, grams, width, depth, height };
     },
-    end: () => slicer.end(),
   };
 }

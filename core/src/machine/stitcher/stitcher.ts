@@ -77,6 +77,5 @@ function runOf({ stitches }: ReadStitches, { speed }: Settings): DeviceRun {
       return { seconds, trace: { stitch: index + 1, x, y, how, length } };
     },
     report: () => ({ ...done }),
-    end: () => undefined,
   };
 }

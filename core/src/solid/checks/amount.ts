@@ -1,14 +1,17 @@
+import { piecesOfMesh } from "../../form/meshPieces";
 import { defineCheck } from "./definition";
 
 /** How much it is: its volume, its surface, and what it weighs all filled. */
 export const amount = defineCheck({
   kind: "amount",
-  check({ solid, making: { density } }) {
-    const volume = solid.volume();
+  check({ whole, making: { density } }) {
+    const found = piecesOfMesh(whole);
+    const sum = (of: "volume" | "area") => found.reduce((all, piece) => all + piece[of], 0);
+    const volume = sum("volume");
     // Grams a cubic centimetre, of cubic millimetres.
     return {
       state: "passed",
-      figures: { volume, area: solid.surfaceArea(), mass: (volume / 1000) * density },
+      figures: { volume, area: sum("area"), mass: (volume / 1000) * density },
       places: [],
     };
   },

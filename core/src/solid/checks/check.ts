@@ -1,6 +1,6 @@
 import type { ResolvedMaking } from "../../design/makingFields";
-import { engineSolid } from "../../form/engineMesh";
 import type { Mesh } from "../../form/mesh";
+import { MeshRays } from "../../form/meshRays";
 import type { SolidModel } from "../bodies";
 import type { SolidLayout } from "../layout";
 import type { CheckResult } from "./definition";
@@ -12,17 +12,12 @@ export interface Checked extends CheckResult {
   readonly kind: SolidCheckKind;
 }
 
-/** Everything that is looked at before a solid is made. The solid engine must have been loaded. */
+/** Everything that is looked at before a solid is made. */
 export function checkSolids(
   { bodies, whole }: Pick<SolidModel, "bodies"> & { readonly whole: Mesh },
   layout: SolidLayout,
   making: ResolvedMaking["solid"],
 ): readonly Checked[] {
-  const solid = engineSolid(whole);
-  try {
-    const asked = { bodies, whole, solid, layout, making };
-    return SOLID_CHECKS.map(({ kind, check }) => ({ kind, ...check(asked) }));
-  } finally {
-    solid.delete();
-  }
+  const asked = { bodies, whole, rays: new MeshRays(whole), layout, making };
+  return SOLID_CHECKS.map(({ kind, check }) => ({ kind, ...check(asked) }));
 }

@@ -1,6 +1,6 @@
-import type { Manifold } from "manifold-3d";
 import type { ResolvedMaking } from "../../design/makingFields";
 import type { Mesh } from "../../form/mesh";
+import type { MeshRays } from "../../form/meshRays";
 import type { SpacePoint } from "../../geometry/space";
 import type { SolidBody } from "../bodies";
 import type { SolidLayout } from "../layout";
@@ -24,8 +24,8 @@ export interface CheckAsked {
   readonly bodies: readonly SolidBody[];
   /** All of it as one surface. */
   readonly whole: Mesh;
-  /** The same as the engine holds it. */
-  readonly solid: Manifold;
+  /** Where ways meet it. */
+  readonly rays: MeshRays;
   /** The copies it was made of. */
   readonly layout: SolidLayout;
   /** How it is made. */
@@ -36,7 +36,7 @@ export interface CheckAsked {
 export interface SolidCheck<K extends string = string, F extends string = string> {
   /** Its name. */
   readonly kind: K;
-  /** Looks at what is to be made. The solid engine must have been loaded. */
+  /** Looks at what is to be made. */
   check: (asked: CheckAsked) => CheckResult<F>;
 }
 

@@ -1,6 +1,6 @@
-import type { Manifold } from "manifold-3d";
 import { boxOfMesh } from "../../form/mesh";
-import { piecesOfMesh } from "../../form/meshPieces";
+import { holesOfMesh, piecesOfMesh } from "../../form/meshPieces";
+import type { MeshRays } from "../../form/meshRays";
 import { applySpace, spaceAt, type SpacePoint } from "../../geometry/space";
 import type { SolidGroup } from "../layout";
 import { defineCheck, MOST_PLACES } from "./definition";
@@ -11,12 +11,11 @@ const NEAR = 0.02;
 /** How many holes go through, and which cuts end within: where a cutter's own end is part of the surface. */
 export const holes = defineCheck({
   kind: "holes",
-  check({ solid, whole, layout }) {
+  check({ rays, whole, layout }) {
     const cutters = layout.parts.filter(({ role }) => role === "cutter").flatMap(({ groups }) => groups);
-    const blind = cutters.flatMap((group) => blindEnds(group, solid));
+    const blind = cutters.flatMap((group) => blindEnds(group, rays));
     const cuts = cutters.reduce((sum, { copies }) => sum + copies.length, 0);
-    // The engine counts as if there were one surface: each further one, of whatever colour, lowers it by one.
-    const through = solid.genus() + piecesOfMesh(whole).length - 1;
+    const through = holesOfMesh(whole, piecesOfMesh(whole).length);
     return {
       state: blind.length === 0 ? "passed" : "doubtful",
       figures: { through, cuts, blind: blind.length },
@@ -25,7 +24,7 @@ export const holes = defineCheck({
   },
 });
 
-function blindEnds({ mesh, matrices, copies }: SolidGroup, solid: Manifold): SpacePoint[] {
+function blindEnds({ mesh, matrices, copies }: SolidGroup, rays: MeshRays): SpacePoint[] {
   const box = boxOfMesh(mesh);
   if (!box) return [];
   const ends = [box.min[2], box.max[2]].flatMap((z) => endPoint(mesh.positions, z));
@@ -33,8 +32,7 @@ function blindEnds({ mesh, matrices, copies }: SolidGroup, solid: Manifold): Spa
     ends.flatMap((end) => {
       const below = applySpace(at, { ...end, z: end.z - NEAR });
       const above = applySpace(at, { ...end, z: end.z + NEAR });
-      const hits = solid.rayCast([below.x, below.y, below.z], [above.x, above.y, above.z]);
-      return hits.length > 0 ? [applySpace(at, end)] : [];
+      return rays.reach(below, above) === null ? [] : [applySpace(at, end)];
     }),
   );
 }

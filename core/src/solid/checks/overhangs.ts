@@ -1,6 +1,6 @@
 import type { SpacePoint } from "../../geometry/space";
 import { defineCheck, MOST_PLACES } from "./definition";
-import { facesOf } from "./faces";
+import { facesOf } from "../../form/faces";
 
 /** What is nearer than this to the bed lies on it, millimetres. */
 const ON_BED = 1e-2;

@@ -1,6 +1,6 @@
-import { at } from "../../geometry/at";
-import type { Mesh } from "../../form/mesh";
-import type { SpacePoint } from "../../geometry/space";
+import { at } from "../geometry/at";
+import type { Mesh } from "./mesh";
+import type { SpacePoint } from "../geometry/space";
 
 /** A face as checks look at it. */
 export interface Face {

@@ -123,6 +123,13 @@ async function stlOf(design: Design): Promise<number[][]> {
   return facetsOf(made.file);
 }
 
+async function notesOf(extension: string, design: Design): Promise<readonly string[]> {
+  const format = formatOf(extension);
+  const made = format && (await makeFile(design, format, {}, TEST_HOST));
+  if (!made || !("file" in made)) throw new Error(JSON.stringify(made));
+  return made.notes;
+}
+
 describe("whatever stands on, beside or within each other, sharing faces, edges and radii", () => {
   test("what is told, what is laid and what is written is one solid, without a facet that has no area", async () => {
     await fc.assert(
@@ -181,6 +188,10 @@ describe("whatever stands on, beside or within each other, sharing faces, edges 
     expect(figure("touching", "edges")).toBeGreaterThan(0);
     expect(bodies.map(({ pieces, genus }) => [pieces, genus])).toEqual([[2, 0]]);
     expect((await madeOf(blocks(10.1))).figure("touching", "edges")).toBe(0);
+    for (const extension of ["stl", "3mf", "obj", "glb"]) {
+      expect(await notesOf(extension, blocks(10))).toEqual([expect.stringContaining("the solids only touch along")]);
+      expect(await notesOf(extension, blocks(10.1))).toEqual([]);
+    }
   });
 
   test("a colour that lies wholly within a later one has no body", async () => {

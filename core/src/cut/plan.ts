@@ -10,6 +10,7 @@ import { nestingOf } from "../geometry/nesting";
 import { cutOf, lengthOf, outlinesOf, outlinesToCut, outlinesToFollow, partsAsCut, type CutOutline } from "./outlines";
 import type { Errand } from "../errands/errand";
 import { shortestWay, type Listener } from "../errands/shortestWay";
+import { Leads } from "./leads";
 import { aroundRun, entryOf, kerfed, type CutSettings, type CutStroke } from "./strokes";
 
 /** An outline that is cut through, as it is known before the head's way is: for checks. */
@@ -42,6 +43,8 @@ export interface CutPlan {
   readonly doubled: number;
   /** What is cut between two pieces that are both kept, down its middle. */
   readonly between: number;
+  /** Where there is no room in waste for the whole way into a cut: for a shorter one, or for none. */
+  readonly entered: { readonly shorter: readonly Point[]; readonly none: readonly Point[] };
   /** Holes and pieces that the kerf leaves nothing of, by a place on each. */
   readonly vanished: readonly Point[];
   /** The way with the head down. */
@@ -75,7 +78,11 @@ export function planCut(scene: Scene, listen: Listener = () => true): CutPlan {
       .filter(({ role }) => role !== "edge")
       .map((outline) => ({ ...lineTask(outline), depth: depthOf(outline.run) })),
   ];
-  const strokes = inOrder(tasks, start, settings, listen);
+  const leads = new Leads(
+    loops.map(({ loop }) => loop),
+    settings.leadIn,
+  );
+  const strokes = inOrder(tasks, start, { overcut: settings.overcut, leads }, listen);
   const length = strokes.reduce((sum, { runs }) => sum + lengthOf(runs), 0);
   const travel = travelOver(strokes, start);
   return {
@@ -85,6 +92,7 @@ export function planCut(scene: Scene, listen: Listener = () => true): CutPlan {
     open: through.outlines.filter(({ role }) => role === "line").flatMap(({ run }) => startsOf([run])),
     between: lengthOf(through.outlines.filter(({ role }) => role === "between").map(({ run }) => run)),
     doubled: [through, ...lines].reduce((sum, { doubled }) => sum + doubled, 0),
+    entered: { shorter: leads.shorter, none: leads.none },
     vanished: loops.filter(({ loop }) => loop.kerfed.length === 0).flatMap(({ loop }) => startsOf([loop.run])),
     length,
     travel,
@@ -198,7 +206,7 @@ function hatchTasks(scene: Scene): Task[] {
 const closedOnly = (path: Path) => path.filter(({ closed }) => closed);
 
 /** Groups of tasks one after the other, each by a short way from where the one before ends. */
-function inOrder(tasks: readonly Task[], start: Point, settings: CutSettings, listen: Listener): CutStroke[] {
+function inOrder(tasks: readonly Task[], start: Point, entry: Entry, listen: Listener): CutStroke[] {
   const groups = groupsOf(tasks);
   const strokes: CutStroke[] = [];
   let [at, done, goesOn] = [start, 0, true];
@@ -211,7 +219,7 @@ function inOrder(tasks: readonly Task[], start: Point, settings: CutSettings, li
     });
     ordered.forEach((task, index) => {
       const next = ordered[index + 1];
-      const stroke = strokeOf(task, at, next ? next.run : null, settings);
+      const stroke = strokeOf(task, at, next ? next.run : null, entry);
       strokes.push(stroke);
       at = endOf(stroke.runs) ?? at;
     });
@@ -236,14 +244,20 @@ function errandOf({ run }: Task): Errand {
   return { from: from ?? origin, to: (run.closed ? from : to) ?? origin, reversible: true };
 }
 
-function strokeOf(task: Task, before: Point, next: Subpath | null, settings: CutSettings): CutStroke {
+/** How cuts are entered and left. */
+interface Entry {
+  readonly overcut: number;
+  readonly leads: Leads;
+}
+
+function strokeOf(task: Task, before: Point, next: Subpath | null, { overcut, leads }: Entry): CutStroke {
   const { as, part, run, level, bridges } = task;
   if (!run.closed) return { as, part, runs: [run], level };
   const after = next && !next.closed ? (startsOf([next])[0] ?? null) : null;
   const at = entryOf(run, before, after);
   // Only what is cut through is entered by an arc and gone over twice.
-  const whole = level === null ? { leadIn: 0, overcut: 0 } : settings;
-  return { as, part, level, runs: aroundRun(run, { at, level: level ?? 0, bridges }, whole) };
+  if (level === null) return { as, part, level, runs: aroundRun(run, { at, level: 0, bridges }, 0, () => []) };
+  return { as, part, level, runs: aroundRun(run, { at, level, bridges }, overcut, leads.into) };
 }
 
 function turned(run: Subpath): Subpath {

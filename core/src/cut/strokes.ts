@@ -1,9 +1,8 @@
 import type { CutWay } from "../design/cutFields";
 import type { ResolvedMaking } from "../design/makingFields";
-import { tangentAt, type Cubic } from "../geometry/cubic";
+import { at } from "../geometry/at";
+import type { Cubic } from "../geometry/cubic";
 import { offsetPath } from "../geometry/offset/offset";
-import { toDegrees } from "../geometry/angle";
-import { arcSegments } from "../geometry/arc";
 import { areaOfPath, reversePath, segmentsOf, subpathOf, type Path, type Subpath } from "../geometry/path";
 import { measurePath, nodeLengths } from "../geometry/pathLength";
 import { distance, type Point } from "../geometry/point";
@@ -49,19 +48,19 @@ export function entryOf(run: Subpath, before: Point, after: Point | null): numbe
  */
 export function aroundRun(
   run: Subpath,
-  { at, level, bridges }: { readonly at: number; readonly level: number; readonly bridges: readonly Stretch[] },
-  { leadIn, overcut }: Pick<CutSettings, "leadIn" | "overcut">,
+  { at: begin, level, bridges }: { readonly at: number; readonly level: number; readonly bridges: readonly Stretch[] },
+  overcut: number,
+  entering: Entering,
 ): Subpath[] {
   const { length } = measurePath(run);
   const side = wasteSide(run, level);
   if (bridges.length > 0) {
     const cuts = between(bridges, length);
-    return cuts.flatMap(({ from, to }) => betweenBridges(run, { from, to }, leadIn, side));
+    return cuts.flatMap(({ from, to }) => betweenBridges(run, { from, to }, entering, side));
   }
-  const begun = begunAt(run, at);
-  const lead = leadIn > 0 ? leadArc(begun, side, leadIn) : [];
+  const begun = begunAt(run, begin);
   const over = overcut > 0 ? segmentsOf(stretchOf(begun, 0, Math.min(overcut, length))) : [];
-  return [subpathOf([...lead, ...segmentsOf(begun), ...over], false)];
+  return [subpathOf([...entering(begun, side), ...segmentsOf(begun), ...over], false)];
 }
 
 /** The stretches between bridges, the first one after the first bridge. */
@@ -78,31 +77,21 @@ function between(bridges: readonly Stretch[], length: number): Stretch[] {
  * A stretch between two bridges. Entered from waste it is cut from its middle both ways: at its ends the head would come down
  * on the edge of what is kept, or beside the bridge.
  */
-function betweenBridges(run: Subpath, { from, to }: Stretch, leadIn: number, side: Side): Subpath[] {
-  if (leadIn === 0) return [stretchOf(run, from, to)];
+function betweenBridges(run: Subpath, { from, to }: Stretch, entering: Entering, side: Side): Subpath[] {
   const middle = (from + to) / 2;
-  const [on, [back]] = [stretchOf(run, middle, to), reversePath([stretchOf(run, from, middle)])];
-  const entered = (stretch: Subpath, own: Side) =>
-    subpathOf([...leadArc(stretch, own, leadIn), ...segmentsOf(stretch)], false);
-  return [entered(on, side), ...(back ? [entered(back, side === 1 ? -1 : 1)] : [])];
+  const [on, back] = [stretchOf(run, middle, to), reversePath([stretchOf(run, from, middle)])[0]];
+  const leads = [entering(on, side), back ? entering(back, side === 1 ? -1 : 1) : []];
+  if (!back || leads.every((lead) => lead.length === 0)) return [stretchOf(run, from, to)];
+  return [on, back].map((stretch, index) => subpathOf([...at(leads, index), ...segmentsOf(stretch)], false));
 }
 
 /** On which side of a run waste lies, as it goes: 1 for its left as the sheet is seen. */
-type Side = 1 | -1;
+export type Side = 1 | -1;
+
+/** How a run is come to from its waste side: the way that ends where the run begins, nothing where it is begun on its edge. */
+export type Entering = (run: Subpath, side: Side) => Cubic[];
 
 /** Waste lies outside of outer outlines and inside of inner ones; a run that goes clockwise on the sheet has its outside at its left. */
 function wasteSide(run: Subpath, level: number): Side {
   return areaOfPath([run]) > 0 === (level % 2 === 0) ? 1 : -1;
-}
-
-/** A quarter circle of a length that comes from a side and meets the run in its direction. */
-function leadArc(run: Subpath, side: Side, length: number): Cubic[] {
-  const [first] = segmentsOf(run);
-  if (!first) return [];
-  const radius = length / (Math.PI / 2);
-  const { x, y } = tangentAt(first, 0);
-  const centre = { x: first[0].x + y * radius * side, y: first[0].y - x * radius * side };
-  const end = toDegrees(Math.atan2(first[0].x - centre.x, centre.y - first[0].y));
-  const arc = arcSegments(radius, end + 90 * side, end, centre);
-  return arc.map(([a, b, c, d], index): Cubic => [a, b, c, index === arc.length - 1 ? first[0] : d]);
 }

@@ -3,6 +3,7 @@ import { amount } from "./amount";
 import { crossing } from "./crossing";
 import type { FlatCheckResult } from "./definition";
 import { doubled } from "./doubled";
+import { entries } from "./entries";
 import { fits } from "./fits";
 import { islands } from "./islands";
 import { narrow } from "./narrow";
@@ -10,7 +11,7 @@ import { open } from "./open";
 import { small } from "./small";
 
 /** Everything that is looked at before something is cut, in order. */
-export const CUT_CHECKS = [fits, islands, open, doubled, crossing, small, narrow, amount] as const;
+export const CUT_CHECKS = [fits, islands, open, doubled, crossing, entries, small, narrow, amount] as const;
 
 /** The name of a check. */
 export type CutCheckKind = (typeof CUT_CHECKS)[number]["kind"];

@@ -2,6 +2,7 @@ import type { Document, Node as SceneNode } from "@gltf-transform/core";
 import type { SolidBody } from "../../solid/bodies";
 import { hasSolids } from "../../solid/layout";
 import type { SolidFormat } from "../format";
+import { touchNotes } from "./touchNotes";
 
 /** A glTF measures in metres. */
 const METRES = 0.001;
@@ -15,6 +16,7 @@ export const glb: SolidFormat = {
   kind: "solid",
   options: ["tolerance"],
   offered: hasSolids,
+  notes: ({ solids }) => touchNotes(solids),
   async make({ design, solids }) {
     const { Document, WebIO } = await import("@gltf-transform/core");
     const document = new Document();

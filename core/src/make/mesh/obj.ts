@@ -1,6 +1,7 @@
 import { hasSolids } from "../../solid/layout";
 import type { SolidFormat } from "../format";
 import { threeGroup } from "./threeMesh";
+import { touchNotes } from "./touchNotes";
 
 /** One object a colour, its corners in that colour. Millimetres, z up. */
 export const obj: SolidFormat = {
@@ -9,6 +10,7 @@ export const obj: SolidFormat = {
   kind: "solid",
   options: ["tolerance"],
   offered: hasSolids,
+  notes: ({ solids }) => touchNotes(solids),
   async make({ solids }) {
     const { OBJExporter } = await import("three/addons/exporters/OBJExporter.js");
     return new OBJExporter().parse(await threeGroup(solids.bodies, ({ color }) => color.slice(1)));

@@ -4,6 +4,7 @@ import type { SolidBody } from "../../solid/bodies";
 import { hasSolids } from "../../solid/layout";
 import type { SolidFormat } from "../format";
 import { attribute, escapeText } from "../xml";
+import { touchNotes } from "./touchNotes";
 
 const HEAD = `<?xml version="1.0" encoding="UTF-8"?>\n`;
 const CORE = "http://schemas.microsoft.com/3dmanufacturing/core/2015/02";
@@ -24,6 +25,7 @@ export const threeMf: SolidFormat = {
   kind: "solid",
   options: ["tolerance"],
   offered: hasSolids,
+  notes: ({ solids }) => touchNotes(solids),
   make({ design, solids }) {
     const files = {
       "[Content_Types].xml": strToU8(CONTENT_TYPES),

@@ -2,6 +2,7 @@ import { amount } from "./amount";
 import { crossing } from "./crossing";
 import type { CutCheckLabel } from "./definition";
 import { doubled } from "./doubled";
+import { entries } from "./entries";
 import { fits } from "./fits";
 import { islands } from "./islands";
 import { narrow } from "./narrow";
@@ -15,6 +16,7 @@ export const CUT_CHECK_LABELS: readonly CutCheckLabel[] = [
   open,
   doubled,
   crossing,
+  entries,
   small,
   narrow,
   amount,

@@ -20,7 +20,7 @@ export interface Owned {
 }
 
 /** A place where two curves cross, and whose they are. */
-interface Crossing {
+export interface Crossing {
   readonly point: Point;
   readonly owners: readonly [number, number];
 }

@@ -1,9 +1,10 @@
 import Flatbush from "flatbush";
+import { at } from "../../geometry/at";
 import { boxOfPoints } from "../../geometry/box";
-import { crossingsOf, type Owned } from "../../geometry/crossings";
+import { crossingsOf, type Crossing, type Owned } from "../../geometry/crossings";
 import { flattenPath } from "../../geometry/flatten";
 import { segmentsOf, type Subpath } from "../../geometry/path";
-import { measurePath } from "../../geometry/pathLength";
+import { measurePath, type MeasuredPath } from "../../geometry/pathLength";
 import { distance, type Point } from "../../geometry/point";
 import { isInside } from "../../geometry/pointInLoop";
 import { placesOnRuns } from "../bridges";
@@ -16,50 +17,45 @@ const BESIDE = [0.02, 0.1];
 /** Chords by which it is told what lies inside an outline, millimetres from its curves. */
 const FINE = 0.001;
 
-/** Whether a cut goes through a neighbouring piece. */
+/** Places that are looked for at most: who sees so many looks for no more. */
+const MOST = 300;
+
+/** Whether a cut goes through a neighbouring piece: `count` is how many places there are, `most` how many are looked for. */
 export const crossing = defineCutCheck({
   kind: "crossing",
   check({ loops }) {
     const runs = loops.map(({ run }) => run);
     const chords = runs.map((run) => flattenPath([run], FINE)[0] ?? []);
+    const measured = runs.map((run) => measurePath(run));
     const places: Point[] = [];
     for (const { point, owners } of meetingsOf(runs)) {
+      if (places.length === MOST) break;
       const [one, two] = owners;
-      const run = runs[one];
-      if (!run || places.some((known) => distance(known, point) < ONE_PLACE)) continue;
-      if (goesThrough(run, chords[two] ?? [], point)) places.push(point);
+      if (places.some((known) => distance(known, point) < ONE_PLACE)) continue;
+      if (goesThrough(at(runs, one), at(measured, one), at(chords, two), point)) places.push(point);
     }
-    return { state: places.length > 0 ? "doubtful" : "passed", figures: { count: places.length }, places };
+    return { state: places.length > 0 ? "doubtful" : "passed", figures: { count: places.length, most: MOST }, places };
   },
 });
 
 /** Where curves of different runs meet; touching is meeting too. */
-function meetingsOf(runs: readonly Subpath[]) {
+function* meetingsOf(runs: readonly Subpath[]): Generator<Crossing> {
   const curves = runs.flatMap((run, owner) => segmentsOf(run).map((cubic): Owned => ({ cubic, owner })));
-  if (curves.length === 0) return [];
+  if (curves.length === 0) return;
   const boxes = curves.map(({ cubic }) => boxOfPoints(cubic));
   const index = new Flatbush(curves.length);
   for (const { left, top, right, bottom } of boxes) index.add(left, top, right, bottom);
   index.finish();
-  return curves.flatMap((curve, number) => {
-    const box = boxes[number];
-    if (!box) return [];
-    return index
-      .search(
-        box.left,
-        box.top,
-        box.right,
-        box.bottom,
-        (other) => other > number && curves[other]?.owner !== curve.owner,
-      )
-      .flatMap((other) => crossingsOf([curve, ...(curves[other] ? [curves[other]] : [])]));
-  });
+  for (const [number, curve] of curves.entries()) {
+    const { left, top, right, bottom } = at(boxes, number);
+    const isBeyond = (other: number) => other > number && at(curves, other).owner !== curve.owner;
+    for (const other of index.search(left, top, right, bottom, isBeyond)) yield* crossingsOf([curve, at(curves, other)]);
+  }
 }
 
 /** Whether a run comes from one side of an outline and goes on on the other, at a place on both. */
-function goesThrough(run: Subpath, outline: readonly Point[], place: Point): boolean {
-  const measured = measurePath(run);
-  const at = placesOnRuns([run], [place], Infinity).get(0)?.[0] ?? 0;
+function goesThrough(run: Subpath, measured: MeasuredPath, outline: readonly Point[], place: Point): boolean {
+  const along = placesOnRuns([run], [place], Infinity).get(0)?.[0] ?? 0;
   const isIn = (length: number) => isInside(measured.at(length).point, outline);
-  return BESIDE.some((off) => isIn(at - off) !== isIn(at + off));
+  return BESIDE.some((off) => isIn(along - off) !== isIn(along + off));
 }

@@ -1,3 +1,6 @@
+import Flatbush from "flatbush";
+import { at } from "../../geometry/at";
+import type { Box } from "../../geometry/box";
 import { combine } from "../../geometry/boolean/boolean";
 import { offsetPath } from "../../geometry/offset/offset";
 import { areaOfPath, boxOfPath, type Path } from "../../geometry/path";
@@ -18,7 +21,8 @@ export const narrow = defineCutCheck({
       return { state: "passed", figures: { count: 0, narrowest }, places: [] };
     const opened = offsetPath(offsetPath(material, -narrowest / 2, "round"), narrowest / 2, "round");
     const missing = opened.length === 0 ? [] : combine([material, opened], "difference");
-    const webs = piecesOf(missing).filter((piece) => touches(piece, opened) > 1);
+    const near = runsNear(opened);
+    const webs = piecesOf(missing).filter((piece) => touches(piece, near) > 1);
     return {
       state: webs.length > 0 ? "doubtful" : "passed",
       figures: { count: webs.length, narrowest },
@@ -35,7 +39,20 @@ function piecesOf(area: Path): Path[] {
   return area.filter((run) => areaOfPath([run]) > 1e-4).map((run) => [run]);
 }
 
+/** Finds the runs of an area that can hold anything of a box; those before and behind it change nothing in it. */
+function runsNear(area: Path): (box: Box) => Path {
+  if (area.length === 0) return () => [];
+  const index = new Flatbush(area.length);
+  for (const run of area) {
+    const { left, top, right, bottom } = boxOfPath([run]);
+    index.add(left, top, right, bottom);
+  }
+  index.finish();
+  return ({ left, top, right, bottom }) => index.search(left, top, right, bottom).map((run) => at(area, run));
+}
+
 /** At how many stretches a piece touches an area. */
-function touches(piece: Path, area: Path): number {
-  return combine([offsetPath(piece, TOUCH, "round"), area], "intersection").length;
+function touches(piece: Path, near: (box: Box) => Path): number {
+  const grown = offsetPath(piece, TOUCH, "round");
+  return combine([grown, near(boxOfPath(grown))], "intersection").length;
 }

@@ -5,8 +5,8 @@ import type { CutCheckLabel } from "./definition";
 export const crossing: CutCheckLabel = {
   kind: "crossing",
   name: "Crossing cuts",
-  words: ({ state, figures: { count } }) =>
+  words: ({ state, figures: { count, most } }) =>
     state === "passed"
       ? "no cut goes through another piece"
-      : `${counted(count, "place")} where a cut goes through a neighbouring piece; merge the copies, or cut away what lies under others`,
+      : `${count === most ? `${count} places or more` : counted(count, "place")} where a cut goes through a neighbouring piece; merge the copies, or cut away what lies under others`,
 };

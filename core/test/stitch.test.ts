@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from "@jest/globals";
-import { buildScene, planStitches, toldOfStitches, type StitchPlan } from "../src";
+import { buildScene, planStitches, sewnBetween, toldOfStitches, type StitchPlan } from "../src";
 import { withGeometryEngine } from "./prepared";
 import { designWith } from "./testDesign";
 
@@ -161,6 +161,19 @@ describe("settings", () => {
     const lengths = stitchesOf(plan).map(({ length }) => length);
     expect(Math.max(...lengths)).toBeLessThan(7.001);
     expect(Math.max(...plan.x) - Math.min(...plan.x)).toBeGreaterThan(15.9);
+  });
+
+  test("what is sewn of each part is together what is told, though the needle moves between copies", () => {
+    const dots = { motif: { kind: "disc", radius: 2 }, rules: [{ kind: "ring", count: 5, radius: 40 }] };
+    const plan = planOf([
+      { ...dots, ...running(), finish: { fill: "#C8442B" } },
+      { ...dots, ...filled(), finish: { fill: "#1E6F5C" } },
+    ]);
+    const told = toldOfStitches(plan);
+    expect(told.jumps + told.trims).toBeGreaterThan(5);
+    const own = plan.spans.map(({ from, to }) => sewnBetween(plan, from, to));
+    expect(own.reduce((sum, count) => sum + count, 0)).toBe(told.stitches);
+    expect(told.stitches).toBe(plan.how.filter((code) => code === 0).length);
   });
 
   test("copies far apart come by a shorter way when asked", () => {

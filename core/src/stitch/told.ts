@@ -20,6 +20,13 @@ export interface StitchesTold {
   readonly box: Box | null;
 }
 
+/** How many stitches are sewn from one step of a plan to before another. */
+export function sewnBetween({ how }: Pick<StitchPlan, "how">, from: number, to: number): number {
+  let count = 0;
+  for (let k = from; k < to; k++) if (how[k] === SEWN) count += 1;
+  return count;
+}
+
 /** What is told of a plan: counts, thread and time. Every move takes as long as a stitch. */
 export function toldOfStitches({ x, y, how, threads, settings }: StitchPlan): StitchesTold {
   const counts = [0, 0, 0, 0, 0];

@@ -49,7 +49,8 @@ function* meetingsOf(runs: readonly Subpath[]): Generator<Crossing> {
   for (const [number, curve] of curves.entries()) {
     const { left, top, right, bottom } = at(boxes, number);
     const isBeyond = (other: number) => other > number && at(curves, other).owner !== curve.owner;
-    for (const other of index.search(left, top, right, bottom, isBeyond)) yield* crossingsOf([curve, at(curves, other)]);
+    for (const other of index.search(left, top, right, bottom, isBeyond))
+      yield* crossingsOf([curve, at(curves, other)]);
   }
 }
 

@@ -1,7 +1,7 @@
 import { closestCorners, DndContext, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { arrayMove, horizontalListSortingStrategy, SortableContext, useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
-import type { Part, StitchPlan } from "@twin-petal/core";
+import { sewnBetween, type Part, type StitchPlan } from "@twin-petal/core";
 
 interface ThreadLineProps {
   readonly plan: StitchPlan;
@@ -114,17 +114,19 @@ function ThreadBlock({ block, share, goTo, onMove }: ThreadBlockProps) {
   );
 }
 
-function blocksOf({ spans, threads }: StitchPlan, parts: readonly Part[]): Block[] {
+function blocksOf(plan: StitchPlan, parts: readonly Part[]): Block[] {
+  const { spans, threads } = plan;
   const ids = [...new Set(spans.map(({ part }) => part))];
   return ids.map((part) => {
-    const own = spans.filter((span) => span.part === part);
-    const stitches = own.reduce((sum, { from, to }) => sum + to - from, 0);
+    const own = spans
+      .filter((span) => span.part === part)
+      .map((span) => ({ ...span, stitches: sewnBetween(plan, span.from, span.to) }));
     return {
       part,
       name: parts.find(({ id }) => id === part)?.name ?? part,
       first: own[0]?.from ?? 0,
-      stitches,
-      colors: own.map(({ thread, from, to }) => ({ color: threads[thread]?.color ?? "#000000", stitches: to - from })),
+      stitches: own.reduce((sum, span) => sum + span.stitches, 0),
+      colors: own.map(({ thread, stitches }) => ({ color: threads[thread]?.color ?? "#000000", stitches })),
     };
   });
 }

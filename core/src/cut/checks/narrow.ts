@@ -8,6 +8,8 @@ import { defineCutCheck } from "./definition";
 
 /** Grown by this, what was taken off touches what it was taken from, millimetres. */
 const TOUCH = 0.02;
+/** Areas under this are none, square millimetres: two corners that meet in a point hold nothing. */
+const LEAST = 1e-4;
 
 /**
  * Whether what is left holds together everywhere over at least a width: the material is shrunk by half of it and grown again;
@@ -36,7 +38,7 @@ export const narrow = defineCutCheck({
 
 /** Outlines with their holes left out: pieces this thin have none that matter. */
 function piecesOf(area: Path): Path[] {
-  return area.filter((run) => areaOfPath([run]) > 1e-4).map((run) => [run]);
+  return area.filter((run) => areaOfPath([run]) > LEAST).map((run) => [run]);
 }
 
 /** Finds the runs of an area that can hold anything of a box; those before and behind it change nothing in it. */
@@ -54,5 +56,5 @@ function runsNear(area: Path): (box: Box) => Path {
 /** At how many stretches a piece touches an area. */
 function touches(piece: Path, near: (box: Box) => Path): number {
   const grown = offsetPath(piece, TOUCH, "round");
-  return combine([grown, near(boxOfPath(grown))], "intersection").length;
+  return combine([grown, near(boxOfPath(grown))], "intersection").filter((run) => areaOfPath([run]) > LEAST).length;
 }

@@ -18,11 +18,14 @@ const PLACES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
 export function arcsOf(cubics: readonly Cubic[], within: number): ArcMove[] {
   const moves: ArcMove[] = [];
   let from = cubics[0]?.[0];
+  let centre: Point | null = null;
   for (const move of cubics.flatMap((cubic) => movesOf(cubic, within, 0))) {
     const last = moves.at(-1);
-    if (last && from && continues(from, last, move)) moves[moves.length - 1] = { ...last, to: move.to };
+    const both = last && from ? goneOn(from, last, move, centre) : null;
+    if (both) moves[moves.length - 1] = both;
     else {
       from = last?.to ?? from;
+      centre = move.centre;
       moves.push(move);
     }
   }
@@ -124,18 +127,30 @@ function offBoth(point: Point, start: Point, [first, second]: readonly ArcMove[]
 /** How near two centres are to be one, millimetres. */
 const ONE_CENTRE = 0.002;
 
-/** Whether a move goes on along the same line or circle, less than a whole turn in all. */
-function continues(from: Point, last: ArcMove, next: ArcMove): boolean {
+/**
+ * Two moves as one, where the second goes on along the same line or circle, less than a whole turn in all; null where it does
+ * not. `centre` is that of the first arc that was gone on along.
+ */
+function goneOn(from: Point, last: ArcMove, next: ArcMove, centre: Point | null): ArcMove | null {
   if (!last.centre || !next.centre) {
-    return (
+    const isOn =
       !last.centre &&
       !next.centre &&
       distanceToChord(last.to, from, next.to) < 1e-6 &&
-      distance(from, next.to) > distance(from, last.to)
-    );
+      distance(from, next.to) > distance(from, last.to);
+    return isOn ? straightTo(next.to) : null;
   }
-  if (last.clockwise !== next.clockwise || distance(last.centre, next.centre) > ONE_CENTRE) return false;
-  return sweepOf(from, last) + sweepOf(last.to, next) < 1.75 * Math.PI;
+  if (last.clockwise !== next.clockwise || sweepOf(from, last) + sweepOf(last.to, next) >= 1.75 * Math.PI) return null;
+  const even = evenlyFar(last.centre, from, next.to);
+  const isOne = [centre ?? last.centre, next.centre].every((other) => distance(even, other) <= ONE_CENTRE);
+  return isOne ? { ...last, to: next.to, centre: even } : null;
+}
+
+/** The nearest point to a centre that is as far from one point as from another: an arc has one radius. */
+function evenlyFar(centre: Point, a: Point, b: Point): Point {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const share = (((a.x + b.x) / 2 - centre.x) * dx + ((a.y + b.y) / 2 - centre.y) * dy) / (dx * dx + dy * dy);
+  return { x: centre.x + share * dx, y: centre.y + share * dy };
 }
 
 /** The length of a move that begins at a point, millimetres. */

@@ -125,7 +125,7 @@ async function benchLayers(): Promise<Row> {
   const top = whole.positions.reduce((most, value, index) => (index % 3 === 2 ? Math.max(most, value) : most), 0);
   const settings = { layer: top / LAYERS, walls: 0, filling: 0, lineWidth: 0.4 };
   const sliced = () => {
-    const slicer = new Slicer([whole], settings);
+    const slicer = new Slicer([whole], settings, true);
     const areas = slicer.places.map((_, index) => slicer.layer(index).area);
     return Promise.resolve(areas);
   };

@@ -18,7 +18,7 @@ interface Edge {
 /** Shares of a lead-in that are tried one after the other until one lies in waste. */
 const SHARES = [1, 1 / 2, 1 / 4, 1 / 8];
 /** Places looked at along a lead-in lie so near to each other, millimetres. */
-const APART = 0.05;
+const APART = 0.02;
 /** The last stretch of a lead-in runs along the edge it ends on: this share of it is not looked at. */
 const AT_EDGE = 0.05;
 /** Outlines are chords within this, millimetres. */

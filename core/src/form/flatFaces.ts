@@ -8,14 +8,38 @@ import type { Mesh } from "./mesh";
  * third; two faces on the same three corners, back to back, go. Corners keep their numbers.
  */
 export function withoutFlatFaces({ positions, triangles }: Mesh, same: number): Uint32Array {
+  const flat = flatFaces(positions, triangles, same);
+  if (flat.length === 0) return triangles;
+  // What is too short to be an edge makes a flat face on either side of it.
   const names = drawnTogether(positions, triangles, same);
-  const faces = new Faces(positions, names ? triangles.map((corner) => names.rootOf(corner)) : triangles, same);
-  faces.dropEmpty();
-  const flat = faces.flat();
-  if (names === null && flat.length === 0) return triangles;
-  faces.dropDoubled();
-  faces.turn(flat);
+  const corners = names ? triangles.map((corner) => names.rootOf(corner)) : triangles;
+  const faces = new Faces(positions, corners, same);
+  if (names) faces.dropEmpty();
+  if (names) faces.dropDoubled();
+  faces.turn(names ? flatFaces(positions, corners, same) : flat);
   return faces.left();
+}
+
+/** The triangles that are lower than a length: most surfaces have none, and are left at once. */
+function flatFaces(p: Float32Array, t: Uint32Array, same: number): number[] {
+  const flat: number[] = [];
+  for (let k = 0; k + 2 < t.length; k += 3) {
+    const [a, b, c] = [3 * at(t, k), 3 * at(t, k + 1), 3 * at(t, k + 2)];
+    const ux = at(p, b) - at(p, a);
+    const uy = at(p, b + 1) - at(p, a + 1);
+    const uz = at(p, b + 2) - at(p, a + 2);
+    const vx = at(p, c) - at(p, a);
+    const vy = at(p, c + 1) - at(p, a + 1);
+    const vz = at(p, c + 2) - at(p, a + 2);
+    const longest = Math.max(
+      ux * ux + uy * uy + uz * uz,
+      vx * vx + vy * vy + vz * vz,
+      (vx - ux) ** 2 + (vy - uy) ** 2 + (vz - uz) ** 2,
+    );
+    const twice = (uy * vz - uz * vy) ** 2 + (uz * vx - ux * vz) ** 2 + (ux * vy - uy * vx) ** 2;
+    if (twice < same * same * longest || longest === 0) flat.push(k / 3);
+  }
+  return flat;
 }
 
 /** Corners that are drawn together along edges that are too short; null where all stay. */
@@ -64,7 +88,8 @@ const heightOf = (positions: Float32Array, corners: Corners) => longestEdge(posi
 class Faces {
   private readonly corners: number[];
   private readonly isGone: boolean[];
-  private standing: Map<number, number[]> | null = null;
+  /** Faces by a corner, of corners that were asked for. */
+  private readonly standing = new Map<number, number[]>();
 
   constructor(
     private readonly positions: Float32Array,
@@ -87,11 +112,6 @@ class Faces {
     });
   }
 
-  /** Those whose three corners lie on a line. */
-  flat(): number[] {
-    return this.isGone.flatMap((isGone, face) => (!isGone && this.longestOf(face).height < this.same ? [face] : []));
-  }
-
   /** Two on the same three corners, back to back: nothing is between them. */
   dropDoubled(): void {
     const open = new Map<string, number[]>();
@@ -107,6 +127,7 @@ class Faces {
 
   /** Gives the longest edge of each flat one to the face beyond it, where both are less flat then; again while that helps. */
   turn(flat: readonly number[]): void {
+    this.lookAround(flat.flatMap((face) => this.of(face)));
     let waiting = flat;
     for (let helped = true; helped;) {
       const turned = waiting.flatMap((face) => this.turned(face));
@@ -145,7 +166,7 @@ class Faces {
   private set(face: number, corners: Corners): void {
     corners.forEach((corner, k) => {
       this.corners[3 * face + k] = corner;
-      this.byCorner().get(corner)?.push(face);
+      this.standing.get(corner)?.push(face);
     });
   }
 
@@ -155,8 +176,7 @@ class Faces {
 
   /** A face along an edge in that direction. */
   private faceOn(from: number, to: number): number | null {
-    const there = this.byCorner().get(from) ?? [];
-    const found = there.find((face) => {
+    const found = this.facesAt(from).find((face) => {
       if (this.isGone[face]) return false;
       const corners = this.of(face);
       const k = corners.indexOf(from);
@@ -165,16 +185,17 @@ class Faces {
     return found ?? null;
   }
 
-  private byCorner(): Map<number, number[]> {
-    if (this.standing) return this.standing;
-    const standing = new Map<number, number[]>();
-    this.corners.forEach((corner, k) => {
-      const known = standing.get(corner);
-      if (known) known.push(Math.floor(k / 3));
-      else standing.set(corner, [Math.floor(k / 3)]);
-    });
-    this.standing = standing;
-    return standing;
+  private facesAt(corner: number): readonly number[] {
+    if (!this.standing.has(corner)) this.lookAround([corner]);
+    return this.standing.get(corner) ?? [];
+  }
+
+  /** Lists the faces at some corners: few are asked for, all are looked through. */
+  private lookAround(corners: readonly number[]): void {
+    const asked = new Map<number, number[]>();
+    for (const corner of corners) asked.set(corner, []);
+    this.corners.forEach((corner, k) => asked.get(corner)?.push(Math.floor(k / 3)));
+    for (const [corner, faces] of asked) this.standing.set(corner, faces);
   }
 }
 

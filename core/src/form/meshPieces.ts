@@ -19,33 +19,51 @@ export interface MeshPiece {
 export function piecesOfMesh(mesh: Mesh): MeshPiece[] {
   const { positions, triangles } = mesh;
   const joined = joinedCorners(mesh);
-  const pieces = new Map<number, { min: number[]; max: number[]; volume: number; area: number; faces: number[] }>();
+  const pieces = new Map<number, Growing>();
   for (let k = 0; k + 2 < triangles.length; k += 3) {
-    const corners = [at(triangles, k), at(triangles, k + 1), at(triangles, k + 2)] as const;
-    const root = joined.rootOf(corners[0]);
-    const piece = pieces.get(root) ?? {
-      min: [Infinity, Infinity, Infinity],
-      max: [-Infinity, -Infinity, -Infinity],
-      volume: 0,
-      area: 0,
-      faces: [],
-    };
-    pieces.set(root, piece);
-    const [a, b, c] = [pointAt(positions, corners[0]), pointAt(positions, corners[1]), pointAt(positions, corners[2])];
-    for (const point of [a, b, c]) {
-      point.forEach((value, axis) => {
-        piece.min[axis] = Math.min(piece.min[axis] ?? value, value);
-        piece.max[axis] = Math.max(piece.max[axis] ?? value, value);
-      });
-    }
-    piece.volume += tetrahedron(a, b, c);
-    piece.area += triangleArea(a, b, c);
+    const root = joined.rootOf(at(triangles, k));
+    let piece = pieces.get(root);
+    if (!piece) pieces.set(root, (piece = new Growing()));
+    piece.add(positions, 3 * at(triangles, k), 3 * at(triangles, k + 1), 3 * at(triangles, k + 2));
     piece.faces.push(k / 3);
   }
-  return Array.from(pieces.values(), ({ min, max, ...piece }) => {
-    const middle = (axis: number) => (at(min, axis) + at(max, axis)) / 2;
-    return { ...piece, middle: { x: middle(0), y: middle(1), z: middle(2) } };
-  });
+  return [...pieces.values()];
+}
+
+/** A piece as its triangles come. */
+class Growing implements MeshPiece {
+  volume = 0;
+  area = 0;
+  readonly faces: number[] = [];
+  private readonly min: [number, number, number] = [Infinity, Infinity, Infinity];
+  private readonly max: [number, number, number] = [-Infinity, -Infinity, -Infinity];
+
+  get middle(): SpacePoint {
+    const middle = (axis: 0 | 1 | 2) => (this.min[axis] + this.max[axis]) / 2;
+    return { x: middle(0), y: middle(1), z: middle(2) };
+  }
+
+  /** Adds a triangle whose corners' places begin so far along. */
+  add(p: Float32Array, a: number, b: number, c: number): void {
+    this.reach(p, a);
+    this.reach(p, b);
+    this.reach(p, c);
+    const [ax, ay, az] = [at(p, a), at(p, a + 1), at(p, a + 2)];
+    const [ux, uy, uz] = [at(p, b) - ax, at(p, b + 1) - ay, at(p, b + 2) - az];
+    const [vx, vy, vz] = [at(p, c) - ax, at(p, c + 1) - ay, at(p, c + 2) - az];
+    const [nx, ny, nz] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+    // The tetrahedron from the origin to the triangle, with its sign.
+    this.volume += (ax * nx + ay * ny + az * nz) / 6;
+    this.area += Math.hypot(nx, ny, nz) / 2;
+  }
+
+  private reach(p: Float32Array, from: number): void {
+    for (let axis = 0; axis < 3; axis++) {
+      const value = at(p, from + axis);
+      if (value < at(this.min, axis)) this.min[axis] = value;
+      if (value > at(this.max, axis)) this.max[axis] = value;
+    }
+  }
 }
 
 /**
@@ -56,12 +74,6 @@ export function holesOfMesh({ positions, triangles }: Mesh, pieces: number): num
   return pieces - (positions.length / 3 - triangles.length / 6) / 2;
 }
 
-type Point = readonly [number, number, number];
-
-function pointAt(positions: Float32Array, corner: number): Point {
-  return [at(positions, 3 * corner), at(positions, 3 * corner + 1), at(positions, 3 * corner + 2)];
-}
-
 /** The corners that hang together by way of triangles. */
 function joinedCorners({ positions, triangles }: Mesh): DisjointSets {
   const sets = new DisjointSets(positions.length / 3);
@@ -70,15 +82,4 @@ function joinedCorners({ positions, triangles }: Mesh): DisjointSets {
     sets.join(at(triangles, k), at(triangles, k + 2));
   }
   return sets;
-}
-
-/** A sixth of the product of three corners: what the tetrahedron from the origin to a triangle encloses, with its sign. */
-function tetrahedron([ax, ay, az]: Point, [bx, by, bz]: Point, [cx, cy, cz]: Point): number {
-  return (ax * (by * cz - bz * cy) - ay * (bx * cz - bz * cx) + az * (bx * cy - by * cx)) / 6;
-}
-
-function triangleArea([ax, ay, az]: Point, [bx, by, bz]: Point, [cx, cy, cz]: Point): number {
-  const [ux, uy, uz] = [bx - ax, by - ay, bz - az];
-  const [vx, vy, vz] = [cx - ax, cy - ay, cz - az];
-  return Math.hypot(uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx) / 2;
 }

@@ -1,6 +1,6 @@
 import { at } from "../geometry/at";
 import type { Mesh } from "./mesh";
-import { piecesOfMesh } from "./meshPieces";
+import { piecesOfMesh, type MeshPiece } from "./meshPieces";
 import { withoutFlatFaces } from "./flatFaces";
 import { withOwnCorners } from "./ownCorners";
 
@@ -9,16 +9,24 @@ const SAME = 1e-4;
 /** A piece that is thinner than this on average is a film, left by rounding between two faces that touch. Millimetres. */
 const FILM = 1e-3;
 
+/** A surface that is closed and clean, and the pieces it falls into. */
+export interface TidyMesh {
+  readonly mesh: Mesh;
+  readonly pieces: readonly MeshPiece[];
+}
+
 /**
  * The same closed surface without what rounding left in it: triangles without area, and pieces without thickness. Each
  * edge it had on two triangles it has on two again. No corner moves by more than a tenth of a thousandth of a millimetre.
  */
-export function tidyMesh(mesh: Mesh): Mesh {
+export function tidyMesh(mesh: Mesh): TidyMesh {
   const triangles = withoutFlatFaces(mesh, SAME);
-  const films = piecesOfMesh({ ...mesh, triangles }).filter(({ volume, area }) => 2 * Math.abs(volume) < FILM * area);
+  const pieces = piecesOfMesh({ ...mesh, triangles });
+  const films = pieces.filter(({ volume, area }) => 2 * Math.abs(volume) < FILM * area);
+  if (films.length === 0 && triangles === mesh.triangles) return { mesh, pieces };
   const gone = new Set(films.flatMap(({ faces }) => faces));
-  const left = gone.size === 0 ? triangles : without(triangles, gone);
-  return left === mesh.triangles ? mesh : withOwnCorners(compact(mesh.positions, left));
+  const tidied = withOwnCorners(compact(mesh.positions, without(triangles, gone)));
+  return { mesh: tidied, pieces: piecesOfMesh(tidied) };
 }
 
 function without(triangles: Uint32Array, gone: ReadonlySet<number>): Uint32Array {

@@ -1,5 +1,3 @@
-import { at } from "./at";
-
 /** Things by number that are put together set by set; the least of a set stands for it (union–find with path halving). */
 export class DisjointSets {
   private readonly parent: Uint32Array;
@@ -12,11 +10,13 @@ export class DisjointSets {
   rootOf(index: number): number {
     const { parent } = this;
     let root = index;
-    while (at(parent, root) !== root) {
-      parent[root] = at(parent, at(parent, root));
-      root = at(parent, root);
+    for (;;) {
+      const next = parent[root] ?? root;
+      if (next === root) return root;
+      // Half the way is spared to whoever comes after.
+      parent[root] = parent[next] ?? next;
+      root = next;
     }
-    return root;
   }
 
   /** Makes the sets of two one. */

@@ -3,7 +3,7 @@ import { solidEngine } from "../engines/solidEngine";
 import { withArenaForLong, type Arena } from "../form/arena";
 import { engineSolid, meshOf } from "../form/engineMesh";
 import { countTriangles, type Mesh } from "../form/mesh";
-import { holesOfMesh, piecesOfMesh } from "../form/meshPieces";
+import { holesOfMesh } from "../form/meshPieces";
 import { tidyMesh } from "../form/tidyMesh";
 import type { Problem } from "../formula/problem";
 import { spaceAt } from "../geometry/space";
@@ -79,7 +79,7 @@ async function wholeOf(
   const [only] = bodies;
   if (!only || bodies.length === 1) return only?.mesh ?? null;
   const solids = colored.map(({ solid }) => solid);
-  return tidyMesh(meshOf(await unitedSolids(solids, arena, breathe)));
+  return tidyMesh(meshOf(await unitedSolids(solids, arena, breathe))).mesh;
 }
 
 /** Why so many triangles are not united, told at the part that has most; null where they are few enough. */
@@ -203,8 +203,7 @@ async function byColor(colored: readonly Colored[], arena: Arena, breathe: Breat
 
 /** What is told of a body is measured on the surface that is written and sliced, not on what the engine held before it. */
 function bodyOf(color: string, solid: Manifold): SolidBody {
-  const mesh = tidyMesh(meshOf(solid));
-  const pieces = piecesOfMesh(mesh);
+  const { mesh, pieces } = tidyMesh(meshOf(solid));
   const sum = (of: "volume" | "area") => pieces.reduce((all, piece) => all + piece[of], 0);
   return {
     color,

@@ -1,4 +1,3 @@
-import type { CrossSection } from "manifold-3d";
 import { at } from "../geometry/at";
 import { withArena, type Arena } from "../form/arena";
 import type { Mesh } from "../form/mesh";
@@ -64,9 +63,11 @@ export class Slicer {
   /** What was laid last for each of the two angles: upright walls have many layers alike. */
   private readonly laid = new Map<number, { readonly outlines: Rings; readonly laid: Laid }>();
 
+  /** `isUnited` where it is one surface none of whose pieces lies in another: nothing is to be united in its layers then. */
   constructor(
     meshes: readonly Mesh[],
     private readonly settings: LayerSettings,
+    private readonly isUnited = false,
   ) {
     this.places = layersBetween(levelsOf(meshes, settings.layer * LEAST_LAYER), settings.layer);
     this.solids = meshes.map((mesh) => new Sections(mesh));
@@ -77,24 +78,23 @@ export class Slicer {
     const place = at(this.places, index);
     return withArena((arena) => {
       const rings = this.solids.flatMap((solid) => solid.at(place.z));
-      const section = within(rings, "Positive", arena);
-      const outlines = section.toPolygons();
-      return { ...place, area: areaOf(outlines), outlines, ...this.laidIn(section, outlines, index, arena) };
+      const outlines = this.isUnited ? rings : within(rings, "Positive", arena).toPolygons();
+      return { ...place, area: areaOf(outlines), outlines, ...this.laidIn(outlines, index, arena) };
     });
   }
 
-  private laidIn(section: CrossSection, outlines: Rings, index: number, arena: Arena): Laid {
+  private laidIn(outlines: Rings, index: number, arena: Arena): Laid {
     const known = this.laid.get(index % 2);
     if (known && isSameRings(known.outlines, outlines)) return known.laid;
-    const laid = laidWithin(section, index, this.settings, arena);
+    const laid = laidWithin(outlines, index, this.settings, arena);
     this.laid.set(index % 2, { outlines, laid });
     return laid;
   }
 }
 
-/** A mesh's layers one by one, from the bed up, so that whoever asks can stop between them. */
+/** A united surface's layers one by one, from the bed up, so that whoever asks can stop between them. */
 export function* layersOf(mesh: Mesh, settings: LayerSettings): Generator<Layer> {
-  const slicer = new Slicer([mesh], settings);
+  const slicer = new Slicer([mesh], settings, true);
   for (let index = 0; index < slicer.places.length; index++) yield slicer.layer(index);
 }
 
@@ -119,14 +119,9 @@ function isSameRings(a: Rings, b: Rings): boolean {
   );
 }
 
-function laidWithin(
-  section: CrossSection,
-  index: number,
-  { walls, filling, lineWidth }: LayerSettings,
-  arena: Arena,
-): Laid {
+function laidWithin(outlines: Rings, index: number, { walls, filling, lineWidth }: LayerSettings, arena: Arena): Laid {
   if (walls === 0 && filling === 0) return { walls: [], filling: new Float64Array() };
-  const plain = arena.keep(section.simplify(WALL_TOLERANCE / 2));
+  const plain = arena.keep(within(outlines, "Positive", arena).simplify(WALL_TOLERANCE / 2));
   const inward = (by: number) => inset(plain, by, WALL_TOLERANCE, arena);
   const lines = Array.from({ length: walls }, (_, k) => inward((k + 0.5) * lineWidth).toPolygons());
   const inside = filling > 0 ? inward(walls * lineWidth).toPolygons() : [];

@@ -28,26 +28,26 @@ export class Sections {
 
   /** The outlines at a height, millimetres. */
   at(z: number): Rings {
-    const crossings = new Map<number, Crossing[]>();
+    const crossings = new Crossings();
     for (let place = 0; place < this.order.length && at(this.lowest, place) < z; place++) {
-      if (at(this.highest, place) < z) continue;
-      const crossing = this.crossing(at(this.order, place), z);
-      const known = crossings.get(crossing.from);
-      if (known) known.push(crossing);
-      else crossings.set(crossing.from, [crossing]);
+      if (at(this.highest, place) >= z) this.cross(at(this.order, place), z, crossings);
     }
-    return chained(crossings);
+    return crossings.rings();
   }
 
-  /** Where a face crosses the height: in by one of its edges, out by another, its inside to the left. */
-  private crossing(face: number, z: number): Crossing {
-    const isAbove = [0, 1, 2].map((k) => this.height(3 * face + k) >= z);
+  /** Adds where a face crosses the height: in by one of its edges, out by another, its inside to the left. */
+  private cross(face: number, z: number, crossings: Crossings): void {
+    const { triangles } = this.mesh;
+    const first = 3 * face;
+    const [a, b, c] = [this.height(first) >= z, this.height(first + 1) >= z, this.height(first + 2) >= z];
     // The corner that is alone on its side.
-    const alone = isAbove.findIndex((above, k) => isAbove.every((other, n) => n === k || other !== above));
-    const [corner, next, last] = [0, 1, 2].map((k) => at(this.mesh.triangles, 3 * face + ((alone + k) % 3)));
-    if (corner === undefined || next === undefined || last === undefined) throw new Error("a face has three corners");
-    const [one, two] = isAbove[alone] ? [next, last] : [last, next];
-    return { from: this.edge(corner, one), to: this.edge(corner, two), point: this.point(corner, one, z) };
+    const alone = b === c ? 0 : a === c ? 1 : 2;
+    const isAbove = alone === 0 ? a : alone === 1 ? b : c;
+    const corner = at(triangles, first + alone);
+    const next = at(triangles, first + ((alone + 1) % 3));
+    const last = at(triangles, first + ((alone + 2) % 3));
+    const from = isAbove ? next : last;
+    crossings.add(this.edge(corner, from), this.edge(corner, isAbove ? last : next), this.point(corner, from, z));
   }
 
   private height(k: number): number {
@@ -69,25 +69,41 @@ export class Sections {
   }
 }
 
-interface Crossing {
-  readonly from: number;
-  readonly to: number;
-  readonly point: readonly [number, number];
-}
+/** Crossings by the edge they come in by. */
+class Crossings {
+  private readonly to: number[] = [];
+  private readonly points: (readonly [number, number])[] = [];
+  private readonly byEdge = new Map<number, number>();
+  /** Of more than one by an edge the one before; −1 for none. */
+  private readonly before: number[] = [];
 
-/** Crossings one after the other, each round once. */
-function chained(crossings: Map<number, Crossing[]>): Rings {
-  const rings: SimplePolygon[] = [];
-  for (const waiting of crossings.values()) {
-    while (waiting.length > 0) {
-      const ring: SimplePolygon = [];
-      let next = waiting.pop();
-      while (next) {
-        ring.push([next.point[0], next.point[1]]);
-        next = crossings.get(next.to)?.pop();
-      }
-      rings.push(ring);
-    }
+  add(from: number, to: number, point: readonly [number, number]): void {
+    this.before.push(this.byEdge.get(from) ?? -1);
+    this.byEdge.set(from, this.to.length);
+    this.to.push(to);
+    this.points.push(point);
   }
-  return rings;
+
+  /** One after the other, each round once. */
+  rings(): Rings {
+    const rings: SimplePolygon[] = [];
+    for (const first of this.byEdge.keys()) {
+      for (let next = this.take(first); next !== null; next = this.take(first)) {
+        const ring: SimplePolygon = [];
+        for (let on: number | null = next; on !== null; on = this.take(at(this.to, on))) {
+          const [x, y] = at(this.points, on);
+          ring.push([x, y]);
+        }
+        rings.push(ring);
+      }
+    }
+    return rings;
+  }
+
+  private take(edge: number): number | null {
+    const found = this.byEdge.get(edge) ?? -1;
+    if (found < 0) return null;
+    this.byEdge.set(edge, at(this.before, found));
+    return found;
+  }
 }

@@ -111,7 +111,7 @@ export class SolidWork {
 
   /** Begins to slice what was last united; answers how many layers it has. */
   openLayers(design: Design): number {
-    this.slicer = this.made ? new Slicer([this.made.whole], resolveDesign(design).making.solid) : null;
+    this.slicer = this.made ? new Slicer([this.made.whole], resolveDesign(design).making.solid, true) : null;
     return this.slicer?.places.length ?? 0;
   }
 

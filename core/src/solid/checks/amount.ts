@@ -1,12 +1,10 @@
-import { piecesOfMesh } from "../../form/meshPieces";
 import { defineCheck } from "./definition";
 
 /** How much it is: its volume, its surface, and what it weighs all filled. */
 export const amount = defineCheck({
   kind: "amount",
-  check({ whole, making: { density } }) {
-    const found = piecesOfMesh(whole);
-    const sum = (of: "volume" | "area") => found.reduce((all, piece) => all + piece[of], 0);
+  check({ pieces, making: { density } }) {
+    const sum = (of: "volume" | "area") => pieces.reduce((all, piece) => all + piece[of], 0);
     const volume = sum("volume");
     // Grams a cubic centimetre, of cubic millimetres.
     return {

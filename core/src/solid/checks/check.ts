@@ -1,5 +1,6 @@
 import type { ResolvedMaking } from "../../design/makingFields";
 import type { Mesh } from "../../form/mesh";
+import { piecesOfMesh } from "../../form/meshPieces";
 import { MeshRays } from "../../form/meshRays";
 import type { SolidModel } from "../bodies";
 import type { SolidLayout } from "../layout";
@@ -18,6 +19,6 @@ export function checkSolids(
   layout: SolidLayout,
   making: ResolvedMaking["solid"],
 ): readonly Checked[] {
-  const asked = { bodies, whole, rays: new MeshRays(whole), layout, making };
+  const asked = { bodies, whole, pieces: piecesOfMesh(whole), rays: new MeshRays(whole), layout, making };
   return SOLID_CHECKS.map(({ kind, check }) => ({ kind, ...check(asked) }));
 }

@@ -1,5 +1,6 @@
 import type { ResolvedMaking } from "../../design/makingFields";
 import type { Mesh } from "../../form/mesh";
+import type { MeshPiece } from "../../form/meshPieces";
 import type { MeshRays } from "../../form/meshRays";
 import type { SpacePoint } from "../../geometry/space";
 import type { SolidBody } from "../bodies";
@@ -24,6 +25,8 @@ export interface CheckAsked {
   readonly bodies: readonly SolidBody[];
   /** All of it as one surface. */
   readonly whole: Mesh;
+  /** The pieces it falls into. */
+  readonly pieces: readonly MeshPiece[];
   /** Where ways meet it. */
   readonly rays: MeshRays;
   /** The copies it was made of. */

@@ -1,5 +1,5 @@
 import { boxOfMesh } from "../../form/mesh";
-import { holesOfMesh, piecesOfMesh } from "../../form/meshPieces";
+import { holesOfMesh } from "../../form/meshPieces";
 import type { MeshRays } from "../../form/meshRays";
 import { applySpace, spaceAt, type SpacePoint } from "../../geometry/space";
 import type { SolidGroup } from "../layout";
@@ -11,11 +11,11 @@ const NEAR = 0.02;
 /** How many holes go through, and which cuts end within: where a cutter's own end is part of the surface. */
 export const holes = defineCheck({
   kind: "holes",
-  check({ rays, whole, layout }) {
+  check({ rays, whole, pieces, layout }) {
     const cutters = layout.parts.filter(({ role }) => role === "cutter").flatMap(({ groups }) => groups);
     const blind = cutters.flatMap((group) => blindEnds(group, rays));
     const cuts = cutters.reduce((sum, { copies }) => sum + copies.length, 0);
-    const through = holesOfMesh(whole, piecesOfMesh(whole).length);
+    const through = holesOfMesh(whole, pieces.length);
     return {
       state: blind.length === 0 ? "passed" : "doubtful",
       figures: { through, cuts, blind: blind.length },

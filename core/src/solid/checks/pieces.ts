@@ -1,13 +1,11 @@
-import { piecesOfMesh } from "../../form/meshPieces";
 import { defineCheck } from "./definition";
 
 /** In how many pieces it is; more than one may be meant. */
 export const pieces = defineCheck({
   kind: "pieces",
-  check({ whole }) {
-    const found = piecesOfMesh(whole);
+  check({ pieces: found }) {
     // The largest is the work; the others lie beside it.
-    const others = found.sort((a, b) => b.volume - a.volume).slice(1);
+    const others = found.toSorted((a, b) => b.volume - a.volume).slice(1);
     return {
       state: found.length === 1 ? "passed" : "doubtful",
       figures: { pieces: found.length },

@@ -1,3 +1,4 @@
+import { at } from "./at";
 import { boxOfPoints, growBox, type Box } from "./box";
 import { meet } from "./boolean/meet";
 import { pointAt, isStraight, type Cubic } from "./cubic";
@@ -29,6 +30,8 @@ interface Chord {
   readonly curve: number;
   readonly from: Point;
   readonly to: Point;
+  /** Whether its curve is straight, so that it is the curve itself. */
+  readonly isTrue: boolean;
   /** Parameters of the curve at both ends. */
   readonly at: number;
   readonly till: number;
@@ -46,23 +49,52 @@ export function crossingsOf(curves: readonly Owned[]): Crossing[] {
     near = near.filter(({ box }) => box.right >= chord.box.left);
     for (const other of near) {
       if (other.box.top > chord.box.bottom || other.box.bottom < chord.box.top) continue;
-      const crossing = crossingAt(curves, other, chord);
-      if (crossing && !found.some(({ point }) => distance(point, crossing.point) < ONE_PLACE)) found.push(crossing);
+      for (const crossing of crossingsAt(curves, other, chord)) {
+        if (!found.some(({ point }) => distance(point, crossing.point) < ONE_PLACE)) found.push(crossing);
+      }
     }
     near.push(chord);
   }
   return found;
 }
 
-function crossingAt(curves: readonly Owned[], a: Chord, b: Chord): Crossing | null {
-  const [one, two] = [curves[a.curve], curves[b.curve]];
-  if (!one || !two || a.curve === b.curve) return null;
-  const shares = sharesWhereCrossed(a, b);
-  if (!shares) return null;
-  const [t, u] = [a.at + (a.till - a.at) * shares[0], b.at + (b.till - b.at) * shares[1]];
-  const met = meet(one.cubic, t, two.cubic, u);
-  if (!met || (isEnd(met.t) && isEnd(met.u))) return null;
-  return { point: met.point, owners: [one.owner, two.owner] };
+function crossingsAt(curves: readonly Owned[], a: Chord, b: Chord): Crossing[] {
+  if (a.curve === b.curve) return [];
+  const [one, two] = [at(curves, a.curve), at(curves, b.curve)];
+  return startsOf(a, b).flatMap(([share, other]) => {
+    const [t, u] = [a.at + (a.till - a.at) * share, b.at + (b.till - b.at) * other];
+    const met = meet(one.cubic, t, two.cubic, u);
+    if (!met || (isEnd(met.t) && isEnd(met.u))) return [];
+    return [{ point: met.point, owners: [one.owner, two.owner] }];
+  });
+}
+
+/**
+ * From where it is looked for a crossing, as shares of both chords: where they cross; of chords that run beside each other from
+ * their ends too, since curves that cross flatly, perhaps twice, may do so between chords that do not.
+ */
+function startsOf(a: Chord, b: Chord): (readonly [number, number])[] {
+  const crossed = sharesWhereCrossed(a, b);
+  if ((a.isTrue && b.isTrue) || !isFlat(a, b)) return crossed ? [crossed] : [];
+  return [0, 1].flatMap((end) => [
+    [end, shareNear(b, end === 0 ? a.from : a.to)] as const,
+    [shareNear(a, end === 0 ? b.from : b.to), end] as const,
+  ]);
+}
+
+/** Chords at less than this angle cross flatly, as its sine: about fifteen degrees. */
+const FLAT = 0.26;
+
+function isFlat({ from: a, to: b }: Chord, { from: c, to: d }: Chord): boolean {
+  const [ax, ay, bx, by] = [b.x - a.x, b.y - a.y, d.x - c.x, d.y - c.y];
+  return Math.abs(ax * by - ay * bx) < FLAT * Math.hypot(ax, ay) * Math.hypot(bx, by);
+}
+
+/** The share of a chord that is nearest to a point. */
+function shareNear({ from, to }: Chord, point: Point): number {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const share = ((point.x - from.x) * dx + (point.y - from.y) * dy) / (dx * dx + dy * dy);
+  return Math.max(0, Math.min(1, share));
 }
 
 const isEnd = (t: number) => t < 1e-6 || t > 1 - 1e-6;
@@ -85,10 +117,19 @@ function isOn(share: number, length: number): boolean {
 }
 
 function chordsOf(cubic: Cubic, curve: number): Chord[] {
-  const count = isStraight(cubic) ? 1 : chordsNeeded(cubic, FINE);
-  const at = (k: number) => (k === 0 ? cubic[0] : k === count ? cubic[3] : pointAt(cubic, k / count));
+  const isTrue = isStraight(cubic);
+  const count = isTrue ? 1 : chordsNeeded(cubic, FINE);
+  const place = (k: number) => (k === 0 ? cubic[0] : k === count ? cubic[3] : pointAt(cubic, k / count));
   return Array.from({ length: count }, (_, k) => {
-    const [from, to] = [at(k), at(k + 1)];
-    return { curve, from, to, at: k / count, till: (k + 1) / count, box: growBox(boxOfPoints([from, to]), FINE) };
+    const [from, to] = [place(k), place(k + 1)];
+    return {
+      curve,
+      from,
+      to,
+      isTrue,
+      at: k / count,
+      till: (k + 1) / count,
+      box: growBox(boxOfPoints([from, to]), FINE),
+    };
   });
 }

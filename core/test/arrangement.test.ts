@@ -7,6 +7,7 @@ import { areaOfPath, segmentsOf, transformPath, type Path } from "../src/geometr
 import { measurePath } from "../src/geometry/pathLength";
 import { partDesign } from "./testDesign";
 import { outlinesOf, partOf } from "./scenes";
+import { members } from "./randomMembers";
 
 const copies = (motif: object, rules: readonly object[] = []) => outlinesOf(partOf(partDesign(motif, rules)));
 const square = (x: number, y: number, side: number) =>
@@ -93,7 +94,7 @@ describe("faces of an arrangement", () => {
           return nodes - edges + bounded + 1 === 1 + components && Math.abs(covered - exact) < 0.001 * exact;
         },
       ),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 });

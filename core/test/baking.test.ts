@@ -11,6 +11,7 @@ import { differenceOf } from "./pictureDifference";
 import { withGeometryEngine, withRasteriser } from "./prepared";
 import { partOf } from "./scenes";
 import { designWith, partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(async () => {
   await Promise.all([withGeometryEngine(), withRasteriser()]);
@@ -127,7 +128,7 @@ describe("what is baked looks as it did", () => {
           expect(differenceOf(pictureOf(design), pictureOf(baked.design))).toBeLessThan(0.0015);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 

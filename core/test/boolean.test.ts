@@ -7,6 +7,7 @@ import { isStraight, straight } from "../src/geometry/cubic";
 import { reflection } from "../src/geometry/matrix";
 import { petalSegments } from "../src/motif/petal";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -153,7 +154,7 @@ describe("curves stay curves", () => {
           Math.abs(area("exclusive") - (sum - 2 * area("intersection"))) < near
         );
       }),
-      { numRuns: 150 },
+      { numRuns: members(150) },
     );
   });
 });

@@ -4,6 +4,7 @@ import { joinBoxes, EMPTY_BOX } from "../src/geometry/box";
 import { boxOfPath, type Path } from "../src/geometry/path";
 import { mostAlong, reachOf } from "../src/geometry/reach";
 import { boxOfCopies } from "../src/rules/boxOfCopies";
+import { members } from "./randomMembers";
 
 const place = fc.double({ min: -100, max: 100, noNaN: true });
 const outline = fc
@@ -30,7 +31,7 @@ test("the box of copies is the box of each, taken together", () => {
           expect(found[side]).toBeCloseTo(expected[side], 6);
       },
     ),
-    { numRuns: 100 },
+    { numRuns: members(100) },
   );
 });
 

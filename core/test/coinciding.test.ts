@@ -78,7 +78,7 @@ describe("curves that lie on each other", () => {
         const round = 2 * Math.PI * radius;
         expect(Math.abs(drawnOnce([arc, turned(times)]) - round)).toBeLessThan(2e-4 * round);
       }),
-      { numRuns: 14 },
+      { numRuns: members(14) },
     );
   });
 
@@ -92,7 +92,7 @@ describe("curves that lie on each other", () => {
         expect(count(path)).toBe(sides);
         expectArea(path, (sides / 2) * radius * radius * Math.sin((2 * Math.PI) / sides));
       }),
-      { numRuns: 36 },
+      { numRuns: members(36) },
     );
   });
 
@@ -109,7 +109,7 @@ describe("curves that lie on each other", () => {
         expect(faces(content)).toHaveLength(2 * times);
         expect(evenOdd(content)).toHaveLength(times);
       }),
-      { numRuns: 20 },
+      { numRuns: members(20) },
     );
   });
 });
@@ -156,7 +156,7 @@ describe("edges that meet others between their ends", () => {
           // Three corners a row at either side, but for the corners of the wall itself.
           expect(count(path)).toBe(4 * own.rows);
         }),
-        { numRuns: 100 },
+        { numRuns: members(100) },
       );
     },
   );

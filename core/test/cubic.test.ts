@@ -17,6 +17,7 @@ import {
 import { chordsNeeded } from "../src/geometry/flatten";
 import { distanceToChord } from "../src/geometry/chordDistance";
 import { meet, nearestParameter } from "../src/geometry/boolean/meet";
+import { members } from "./randomMembers";
 
 const coordinate = fc.double({ min: -100, max: 100, noNaN: true });
 const point = fc.record({ x: coordinate, y: coordinate });
@@ -110,7 +111,7 @@ describe("one cubic segment", () => {
           }
         }
       }),
-      { numRuns: 30 },
+      { numRuns: members(30) },
     );
   });
 });

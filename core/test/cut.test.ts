@@ -103,7 +103,7 @@ describe("what a cutter does", () => {
           }),
         );
       }),
-      { numRuns: 22 },
+      { numRuns: members(22) },
     );
   });
 
@@ -218,7 +218,7 @@ describe("the order", () => {
         const nearest = travelOf(errands, start, nearestFirst(errands, start));
         expect(travelOf(errands, start, visits)).toBeLessThanOrEqual(nearest + 1e-6);
       }),
-      { numRuns: 22 },
+      { numRuns: members(22) },
     );
   });
 

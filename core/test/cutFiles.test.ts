@@ -26,6 +26,7 @@ import { buildScene } from "../src/scene/sceneBuilder";
 import { prepareFor } from "../src/scene/needs";
 import { TEST_HOST, withGeometryEngine } from "./prepared";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 /** The package is a CommonJS one: its class is all it exports, or that one's default. */
 type ParserClass = typeof dxfParser;
@@ -133,7 +134,7 @@ describe("the program of a cut is followed by a reader of its own", () => {
           expectFollowed(await textOf(design, "gcode"), await planned(design));
         },
       ),
-      { numRuns: 6 },
+      { numRuns: members(6) },
     );
   });
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { isSame, MOTIFS, parseDesign, readDesign, RULES, toFile, writeDesign } from "../src";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 const FILE = {
   format: "twin-petal/1",
@@ -84,7 +85,7 @@ describe("the design file", () => {
         const design = designWith({ parts: parts.map((entry, index) => ({ id: `p${index}`, ...entry })) });
         return isSame(parseDesign(writeDesign(design)).design, design);
       }),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 

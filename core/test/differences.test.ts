@@ -115,7 +115,7 @@ describe("differences between designs", () => {
         expect(differencesBetween(from, from)).toEqual([]);
         expect(all(from, to)).toEqual(to);
       }),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 
@@ -139,7 +139,7 @@ describe("differences between designs", () => {
         expect(readDesign(toFile(next)).problems).toEqual([]);
         expect(differencesBetween(next, to)).toHaveLength(found.length - 1);
       }),
-      { numRuns: 40 },
+      { numRuns: members(40) },
     );
   });
 });

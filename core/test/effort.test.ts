@@ -8,6 +8,7 @@ import { polygonOf } from "../src/geometry/path";
 import { randomFrom } from "../src/geometry/random";
 import { designWith } from "./testDesign";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 interface Line {
   readonly x: number;
@@ -48,7 +49,7 @@ describe("how often outlines cross", () => {
           expect(share).toBeLessThan(1.4);
         },
       ),
-      { numRuns: 20 },
+      { numRuns: members(20) },
     );
   });
 

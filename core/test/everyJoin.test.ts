@@ -24,7 +24,7 @@ const NEAR = 1;
 /** Loops are thicker, millimetres: a few cells of the grid at the size of these ornaments. */
 const THINNEST = 1e-4;
 const SHARE = 0.002;
-const runs = { numRuns: 10 };
+const runs = { numRuns: members(10) };
 
 describe("whatever is joined", () => {
   test("merged copies cover at least the largest of them and at most all together; even-odd what an odd number covers", () => {

@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { indexUnder, parseDesign, SceneBuilder, writeDesign, type Design } from "../src";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 const whole = (min: number, max: number) => fc.integer({ min, max });
 const kind = <K extends string>(name: K) => fc.constant(name);
@@ -71,7 +72,7 @@ describe("whatever the rules", () => {
           );
         });
       }),
-      { numRuns: 12 },
+      { numRuns: members(12) },
     );
   });
 
@@ -85,7 +86,7 @@ describe("whatever the rules", () => {
         counted += written.length;
         expect(placements?.count).toBe(each.reduce<number>((product, count) => product * (count ?? 1), 1));
       }),
-      { numRuns: 12 },
+      { numRuns: members(12) },
     );
     // Runs are random, and some lists are empty: what matters is that rules were counted at all.
     expect(counted).toBeGreaterThan(3);
@@ -103,7 +104,7 @@ describe("whatever the rules", () => {
         const ascending = indexes.every((own, copy) => copy === 0 || isAfter(own, indexes[copy - 1] ?? []));
         return ascending;
       }),
-      { numRuns: 12 },
+      { numRuns: members(12) },
     );
   });
 
@@ -112,7 +113,7 @@ describe("whatever the rules", () => {
       fc.property(design, (next) => {
         expect(parseDesign(writeDesign(next)).design).toEqual(next);
       }),
-      { numRuns: 15 },
+      { numRuns: members(15) },
     );
   });
 });

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { boxOfPath, buildScene, fitStroke, segmentsOfRun, steadied, type Point, type StrokeValue } from "../src";
 import { farthestOff } from "../src/motif/freehand/fitStroke";
 import { partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 /** A hand's stroke: an arc with a tremble of its own. */
 function trembling(amplitude: number, count = 120): StrokeValue {
@@ -83,7 +84,7 @@ describe("freehand strokes", () => {
           return run !== null && farthestOff(points, segmentsOfRun(run), tolerance) <= tolerance * 1.001;
         },
       ),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
     const smooth = steadied(trembling(0), 0);
     const fitted = fitStroke(smooth, 0.1);

@@ -4,6 +4,7 @@ import { gapsOf, type Path, type Point } from "../src";
 import { flattenPath } from "../src/geometry/flatten";
 import { partDesign } from "./testDesign";
 import { outlinesOf, partOf } from "./scenes";
+import { members } from "./randomMembers";
 
 const gapsIn = (motif: object, rules: readonly object[]) => gapsOf(partOf(partDesign(motif, rules)).geometry);
 const row = (move: number, count = 3) => [{ kind: "step", count, move: { x: move, y: 0 }, pivot: { x: 0, y: 0 } }];
@@ -99,7 +100,7 @@ describe("the nearest of many", () => {
           expect(apart[nearest[copy] ?? -1]).toBeLessThan(Math.min(...apart) + 0.02 * size);
         });
       }),
-      { numRuns: 8 },
+      { numRuns: members(8) },
     );
   });
 });

@@ -2,6 +2,7 @@ import { beforeAll, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { importSvg, readDesign } from "../src";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -44,6 +45,6 @@ test("whatever a picture's numbers are, what is taken over of it is a design tha
       // As it is sent and read again.
       expect(readDesign(JSON.parse(JSON.stringify(design))).problems).toEqual([]);
     }),
-    { numRuns: 400 },
+    { numRuns: members(400) },
   );
 });

@@ -7,12 +7,13 @@ import { runsWithinLimits } from "../src/join/joinLimits";
 import { copiesOf, tool } from "./joinedCopies";
 import { withGeometryEngine } from "./prepared";
 import { scannedArea } from "./scanLines";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
 /** Areas of joins agree with areas along level lines to this share of all outlines. */
 const SHARE = 5e-4;
-const runs = { numRuns: 12 };
+const runs = { numRuns: members(12) };
 const inside = (winding: number) => winding !== 0;
 const areaOf = (path: Path) => Math.abs(areaOfPath(path));
 

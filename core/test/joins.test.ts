@@ -8,6 +8,7 @@ import { withGeometryEngine } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
 import { outlinesOf, partOf } from "./scenes";
 import { subjectOf } from "../src/make/subject";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -273,7 +274,7 @@ describe("cut by and keep inside", () => {
         expect(Math.abs(lengthOf(inside) + lengthOf(outside) - lengthOf(whole))).toBeLessThan(0.05);
         expect([...inside, ...outside].some(({ closed }) => !closed)).toBe(true);
       }),
-      { numRuns: 12 },
+      { numRuns: members(12) },
     );
     const half = partOf(
       designWith({

@@ -8,6 +8,7 @@ import { pieceOutline } from "../src/motif/drawing";
 import { withGeometryEngine } from "./prepared";
 import { partOf } from "./scenes";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -83,7 +84,7 @@ describe("how wide lines of copies are", () => {
         expect(reachOf(designOf(lined, "same"), 0, 12)).toBeCloseTo(first, 6);
         expect(Math.abs(reachOf(designOf(lined, "same"), 1, 12 * scale) - first)).toBeLessThan(0.01);
       }),
-      { numRuns: 8 },
+      { numRuns: members(8) },
     );
   });
 

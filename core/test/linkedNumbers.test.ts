@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { buildScene, LINK_ROLES, type LinkReport } from "../src";
 import { designWith, partDesign } from "./testDesign";
 import { feetOf, partOf } from "./scenes";
+import { members } from "./randomMembers";
 
 function linksOf(rule: object): readonly LinkReport[] {
   return (
@@ -106,7 +107,7 @@ describe("count, spacing and span: two are held, the third follows", () => {
           was.every(({ x, y }, copy) => Math.hypot(x - (is[copy]?.x ?? NaN), y - (is[copy]?.y ?? NaN)) < 1e-3)
         );
       }),
-      { numRuns: 150 },
+      { numRuns: members(150) },
     );
   });
 

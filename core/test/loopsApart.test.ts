@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { combine, type Path } from "../src";
 import { areaOfPath, polygonOf, transformPath } from "../src/geometry/path";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -36,7 +37,7 @@ test("bars that cross leave a loop for each piece between crossings, whichever w
       expect(loops).toHaveLength(across * (down + 1) + down * (across + 1));
       expect(loops.every((loop) => areaOfPath([loop]) > 0)).toBe(true);
     }),
-    { numRuns: 30 },
+    { numRuns: members(30) },
   );
 });
 
@@ -48,7 +49,7 @@ test("squares of a chessboard that meet at corners are loops of their own", () =
         .map(([column, row]) => carried(bar(5 * column, 5 * row, 5, 5), place));
       expect(combine(squares, "union")).toHaveLength(Math.ceil((columns * rows) / 2));
     }),
-    { numRuns: 30 },
+    { numRuns: members(30) },
   );
 });
 
@@ -63,6 +64,6 @@ test("where three edges and more meet in a point, there are as many loops at eve
       const loops = (path: Path) => combine([path], "union", "evenodd").length;
       expect(loops(carried(turned, place))).toBe(loops(turned));
     }),
-    { numRuns: 20 },
+    { numRuns: members(20) },
   );
 });

@@ -10,6 +10,7 @@ import { copyOutlines } from "../src/rules/copyOutlines";
 import { drawnSizeOfScene } from "../src/scene/drawnSize";
 import { TEST_HOST, withGeometryEngine } from "./prepared";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -41,7 +42,7 @@ describe("faces of many outlines", () => {
           expect(around.map((face) => face.covering)).toEqual([covering]);
         }
       }),
-      { numRuns: 6 },
+      { numRuns: members(6) },
     );
   });
 });
@@ -81,7 +82,7 @@ describe("the pieces of a surface", () => {
           });
         },
       ),
-      { numRuns: 40 },
+      { numRuns: members(40) },
     );
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { designResolver, mendsOf, MOTIFS, RULES, type FieldTable, type StoredFields } from "../src";
+import { members } from "./randomMembers";
 
 const resolver = () => designResolver(() => undefined);
 
@@ -42,7 +43,7 @@ describe("whatever fields hold, each within its limits", () => {
         mendsOf(definition, twice, left);
         expect(left.problems).toEqual([]);
       }),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 });

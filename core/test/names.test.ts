@@ -22,6 +22,7 @@ import {
   type FieldTable,
 } from "../src/index";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 /** Every word a design file may hold in the place of a value: the most treacherous names a number can have. */
 const WORDS = [...new Set(DESIGN.words())].filter((word) => /^[A-Za-z_][A-Za-z0-9_]*$/.test(word));
@@ -139,7 +140,7 @@ describe("numbers keep to formulas", () => {
           expect(toFile(renamed(next, to, from))).toEqual(toFile(design));
         },
       ),
-      { numRuns: 150 },
+      { numRuns: members(150) },
     );
   });
 

@@ -11,6 +11,7 @@ import { sourcePlacement, type Placements } from "../src/rules/placements";
 import { scatterPoints } from "../src/rules/scatterPoints";
 import { randomFrom } from "../src/geometry/random";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -105,7 +106,7 @@ describe("places where strands cross", () => {
         }
         expect(named.size).toBe(found.length);
       }),
-      { numRuns: 40 },
+      { numRuns: members(40) },
     );
   });
 });
@@ -133,7 +134,7 @@ describe("scattered points", () => {
           expect(points.length).toBeGreaterThan(0);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: members(40) },
     );
   });
 });

@@ -10,6 +10,7 @@ import type { OffsetCorners } from "../src/geometry/offset/offsetCorners";
 import { withGeometryEngine } from "./prepared";
 import { partDesign } from "./testDesign";
 import { outlinesOf, partOf } from "./scenes";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -90,7 +91,7 @@ describe("outlines beside random ones", () => {
           expect(Math.abs(distanceFrom(fine, { x, y }) - by)).toBeLessThan(0.01);
         }
       }),
-      { numRuns: 14 },
+      { numRuns: members(14) },
     );
   });
 
@@ -110,7 +111,7 @@ describe("outlines beside random ones", () => {
         expect(beside("miter").flatMap(segmentsOf)).toHaveLength(sides);
         expect(beside("bevel").flatMap(segmentsOf)).toHaveLength(2 * sides);
       }),
-      { numRuns: 14 },
+      { numRuns: members(14) },
     );
   });
 });

@@ -4,6 +4,7 @@ import { areaOfPath } from "../src/geometry/path";
 import { withGeometryEngine } from "./prepared";
 import { outlinesOf, partOf } from "./scenes";
 import { partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -42,7 +43,7 @@ describe("lines that end a little before another", () => {
         const eyeArea = (spokes / 2) * eye ** 2 * Math.sin((2 * Math.PI) / spokes);
         expect(Math.abs((closed.areas[0] ?? 0) - eyeArea)).toBeLessThan(0.03);
       }),
-      { numRuns: 10 },
+      { numRuns: members(10) },
     );
   });
 

@@ -5,6 +5,7 @@ import { polar, rotation, translation, multiply, type Point } from "../src";
 import { numbersAround, orbitsOf } from "../src/join/orbits";
 import { alternate, type Passing } from "../src/join/weave/alternate";
 import { sourcePlacement, type Placements } from "../src/rules/placements";
+import { members } from "./randomMembers";
 
 const CENTRE = { x: 0, y: 0 };
 const face = (centre: Point, area = 4): Face => ({ outline: [], covering: [], area, centre, group: 0 });
@@ -43,7 +44,7 @@ describe("orbits of faces", () => {
           expect(orbits).toEqual([...new Array(count).fill(0), ...new Array(count).fill(1)]);
         },
       ),
-      { numRuns: 30 },
+      { numRuns: members(30) },
     );
   });
 

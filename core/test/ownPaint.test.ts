@@ -5,6 +5,7 @@ import { pngOf } from "./making";
 import { differenceOf } from "./pictureDifference";
 import { withGeometryEngine, withRasteriser } from "./prepared";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(async () => {
   await Promise.all([withGeometryEngine(), withRasteriser()]);
@@ -48,7 +49,7 @@ describe("pieces with paint of their own", () => {
         };
         expect(differenceOf(picture(finish), picture({ fill: null }))).toBeLessThan(1e-4);
       }),
-      { numRuns: 40 },
+      { numRuns: members(40) },
     );
   });
 });

@@ -5,6 +5,7 @@ import { circleSegments } from "../src/geometry/arc";
 import { pointAt, straight, type Cubic } from "../src/geometry/cubic";
 import { evenlyAlong } from "../src/geometry/evenly";
 import { polygonOf, subpathOf } from "../src/geometry/path";
+import { members } from "./randomMembers";
 
 describe("lengths along a run", () => {
   test("a circle is 2πr long, and a quarter of it is a quarter turn on", () => {
@@ -65,7 +66,7 @@ describe("lengths along a run", () => {
         const measured = measurePath(subpathOf([curve], false));
         return Math.abs(measured.length - length) < 1e-3 * Math.max(1, length);
       }),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 

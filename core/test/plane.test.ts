@@ -8,6 +8,7 @@ import { inSheet } from "../src/rules/gridLayout";
 import { cellForGroup, inCell } from "../src/rules/lattice";
 import { designWith, partDesign } from "./testDesign";
 import { feetOf, matricesOf, partOf } from "./scenes";
+import { members } from "./randomMembers";
 
 const ASKEW = { kind: "petal", length: 4, width: 2, at: { x: 1, turn: 20 } };
 
@@ -48,7 +49,7 @@ describe("asymmetric units", () => {
           return maps.filter((back) => unit.contains(apply(back, point))).length === 1;
         },
       ),
-      { numRuns: 200, seed: 7 },
+      { numRuns: members(200), seed: 7 },
     );
   });
 });

@@ -139,7 +139,7 @@ describe("how a sheet lies on pages", () => {
           expect(Math.abs(matrix[0] * matrix[3] - matrix[1] * matrix[2])).toBeCloseTo(own.scale ** 2, 9);
         }
       }),
-      { numRuns: 200 },
+      { numRuns: members(200) },
     );
   });
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { headLength, pointsOfMove, readProgram, type HeadMove } from "../src";
+import { members } from "./randomMembers";
 
 /** The moves of a program that can be followed. */
 function movesOf(program: string): readonly HeadMove[] {
@@ -97,7 +98,7 @@ describe("a program is followed", () => {
           );
         },
       ),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 

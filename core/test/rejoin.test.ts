@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { boxOfPath, segmentsOf, subpathOf, type Subpath } from "../src/geometry/path";
 import { pieceOf, pointAt, type Cubic } from "../src/geometry/cubic";
 import { rejoined } from "../src/geometry/rejoin";
+import { members } from "./randomMembers";
 
 const WITHIN = 0.001;
 const coordinate = fc.double({ min: -20, max: 20, noNaN: true });
@@ -57,6 +58,6 @@ test("pieces of what is nearly straight do not go further than it goes", () => {
       expect(after.top).toBeGreaterThan(before.top - 0.01);
       expect(after.bottom).toBeLessThan(before.bottom + 0.01);
     }),
-    { numRuns: 300 },
+    { numRuns: members(300) },
   );
 });

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { sizeOf } from "../src";
 import { designWith, partDesign } from "./testDesign";
 import { feetOf, matricesOf, partOf } from "./scenes";
+import { members } from "./randomMembers";
 
 const scatter = (more: object) => [{ kind: "scatter", ...more }];
 const DOT = { kind: "disc", radius: 1 };
@@ -109,7 +110,7 @@ describe("scatter", () => {
           }
         }
       }),
-      { numRuns: 6 },
+      { numRuns: members(6) },
     );
   });
 });

@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { boxOfGeometry, buildScene, colorAt, countCoinciding, SceneBuilder, type Design } from "../src";
 import { designWith, partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 function two(change: object = {}): Design {
   return designWith({
@@ -66,7 +67,7 @@ describe("what changed, and only that, is computed again", () => {
           return live.every(Number.isFinite) && Buffer.from(live.buffer).equals(Buffer.from(fresh.buffer));
         });
       }),
-      { numRuns: 40 },
+      { numRuns: members(40) },
     );
   });
 });

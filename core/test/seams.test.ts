@@ -5,6 +5,7 @@ import { buildScene, seamsOf, type Design } from "../src";
 import { makePng } from "../src/make/png";
 import { withGeometryEngine, withRasteriser } from "./prepared";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(async () => {
   await withGeometryEngine();
@@ -112,7 +113,7 @@ describe("seams between areas that touch", () => {
       fc.property(touching, whole(200, 420), (tiled, width) => {
         expect(lightest(designOf(tiled), tiled.radius, width)).toBeLessThanOrEqual(3);
       }),
-      { numRuns: 16 },
+      { numRuns: members(16) },
     );
   });
 

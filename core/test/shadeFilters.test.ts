@@ -8,6 +8,7 @@ import { differenceOf } from "./pictureDifference";
 import { notesOf, pngOf, svgOf } from "./making";
 import { withRasteriser } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(withRasteriser);
 
@@ -51,7 +52,7 @@ describe("soft shades in SVG", () => {
         // Three box blurs stand for a Gaussian in pictures.
         expect(differenceOf(drawn(design), painted(design))).toBeLessThan(0.004);
       }),
-      { numRuns: 6 },
+      { numRuns: members(6) },
     );
   });
 

@@ -14,6 +14,7 @@ import {
 import { DEMO } from "./demoDesigns";
 import { designWith } from "./testDesign";
 import { withFonts, withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(() => Promise.all([withGeometryEngine(), withFonts()]));
 
@@ -74,7 +75,7 @@ describe("what is put on the shelf", () => {
         for (const { design } of pieces) expect(readDesign(toFile(design)).problems).toEqual([]);
         expect(readShelf(JSON.parse(writeShelf(pieces)))).toEqual({ pieces, problems: [] });
       }),
-      { numRuns: 25 },
+      { numRuns: members(25) },
     );
   });
 

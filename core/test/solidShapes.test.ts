@@ -22,6 +22,7 @@ import { unitedSolids } from "../src/solid/uniting";
 import { withGeometryEngine, withSolidEngine } from "./prepared";
 import { layoutOf, modelOf } from "./solidModels";
 import { partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(async () => {
   await Promise.all([withGeometryEngine(), withSolidEngine()]);
@@ -107,7 +108,7 @@ describe("areas and levels", () => {
           });
         },
       ),
-      { numRuns: 20 },
+      { numRuns: members(20) },
     );
   });
 
@@ -216,7 +217,7 @@ describe("rows of a filling", () => {
           expect(length / (1600 / spacing)).toBeLessThan(1.03);
         },
       ),
-      { numRuns: 30 },
+      { numRuns: members(30) },
     );
   });
 });
@@ -239,7 +240,7 @@ describe("uniting in a tree", () => {
           arena.release();
         }
       }),
-      { numRuns: 25 },
+      { numRuns: members(25) },
     );
   });
 });

@@ -4,6 +4,7 @@ import { buildScene, findRoots, gapsOf, goalOf, type Design, type Search } from 
 import { withGeometryEngine } from "./prepared";
 import { partOf } from "./scenes";
 import { partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -43,7 +44,7 @@ describe("roots of what is measured", () => {
           search?.roots.forEach(({ at }, k) => expect(at).toBeCloseTo(expected[k] ?? NaN, 6));
         },
       ),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
     const jump = await findRoots({
       ...range,
@@ -99,7 +100,7 @@ describe("a number is set until something holds", () => {
           expect(others).toEqual([]);
         },
       ),
-      { numRuns: 4 },
+      { numRuns: members(4) },
     );
   });
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { Nodes, WELD } from "../src/geometry/boolean/nodes";
 import { splitEdges, type Edge } from "../src/geometry/arrangement/splitEdges";
+import { members } from "./randomMembers";
 
 const place = fc.record({ x: fc.integer({ min: 0, max: 4_000 }), y: fc.integer({ min: 0, max: 4_000 }) });
 const segments = fc.array(fc.tuple(place, place), { minLength: 1, maxLength: 24 });
@@ -107,7 +108,7 @@ describe("edges split where they meet", () => {
           }
         });
       }),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 });

@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { numbersOf, wholeNumbers } from "../src/geometry/boolean/wholeNumbers";
 import { SquareLists } from "../src/geometry/squareLists";
+import { members } from "./randomMembers";
 
 function valuesIn(lists: SquareLists, column: number, row: number): number[] {
   const values: number[] = [];
@@ -28,7 +29,7 @@ describe("numbers sorted into squares", () => {
         expect(found).toEqual([...known.values()]);
         expect(lists.first(51, 0)).toBe(-1);
       }),
-      { numRuns: 20 },
+      { numRuns: members(20) },
     );
   });
 

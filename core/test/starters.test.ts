@@ -18,6 +18,7 @@ import {
   type Design,
 } from "../src";
 import { TEST_HOST, withFonts, withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(() => Promise.all([withGeometryEngine(), withFonts()]));
 
@@ -66,7 +67,7 @@ describe("starters", () => {
         // It is no speck on it.
         expect(Math.max(right - left, bottom - top)).toBeGreaterThan(0.55 * Math.min(width, height));
       }),
-      { numRuns: 4 },
+      { numRuns: members(4) },
     );
   });
 

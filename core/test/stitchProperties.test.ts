@@ -19,6 +19,7 @@ import { columnsOf, rowsAcross } from "../src/thread/fill/rows";
 import { withGeometryEngine, withRasteriser } from "./prepared";
 import { outlinesOf, partOf } from "./scenes";
 import { designWith } from "./testDesign";
+import { members } from "./randomMembers";
 
 beforeAll(async () => {
   await Promise.all([withGeometryEngine(), withRasteriser()]);
@@ -132,7 +133,7 @@ describe("random areas with holes, filled", () => {
         const moves = [...plan.how].filter((how) => how > 0 && how < 4).length;
         expect(moves).toBeLessThanOrEqual(piecesOf(outlines, settings.spacing));
       }),
-      { numRuns: 9 },
+      { numRuns: members(9) },
     );
   });
 
@@ -173,7 +174,7 @@ describe("random areas with holes, filled", () => {
         const sum = (lengths: Iterable<number>) => [...lengths].reduce((all, length) => all + length, 0);
         expect(sum(heights.values())).toBeLessThan(1.02 * sum(wanted.values()) + 60);
       }),
-      { numRuns: 9 },
+      { numRuns: members(9) },
     );
   });
 
@@ -188,7 +189,7 @@ describe("random areas with holes, filled", () => {
             .sort((a, b) => a - b),
         ).toEqual(rows.map((_, k) => k));
       }),
-      { numRuns: 20 },
+      { numRuns: members(20) },
     );
   });
 
@@ -203,7 +204,7 @@ describe("random areas with holes, filled", () => {
         const drawn = designOf({ ...part, finish: { fill: "#000000" } });
         expect(coveredShare(design, drawn)).toBeGreaterThan(0.97);
       }),
-      { numRuns: 9 },
+      { numRuns: members(9) },
     );
   });
 });
@@ -245,7 +246,7 @@ describe("random bands in satin", () => {
         });
         expect(coveredShare(design, drawn)).toBeGreaterThan(0.97);
       }),
-      { numRuns: 9 },
+      { numRuns: members(9) },
     );
   });
 
@@ -259,7 +260,7 @@ describe("random bands in satin", () => {
           expect(length).toBeGreaterThan(0.398);
         }
       }),
-      { numRuns: 9 },
+      { numRuns: members(9) },
     );
   });
 });
@@ -287,7 +288,7 @@ describe("random ornaments", () => {
         expect(new Set(plan.threads.map(({ color }) => color)).size).toBe(line > 0 ? 2 : 1);
         expect(stitchingOf(partOf(design))?.line?.kind).toBe(line === 0 ? undefined : line >= 2 ? "satin" : "running");
       }),
-      { numRuns: 16 },
+      { numRuns: members(16) },
     );
   });
 
@@ -301,7 +302,7 @@ describe("random ornaments", () => {
         const pieces = piecesOf(outlinesOf(partOf(united)).flat(), 0.5);
         expect(moves).toBeLessThanOrEqual(pieces - 1);
       }),
-      { numRuns: 16 },
+      { numRuns: members(16) },
     );
   });
 });

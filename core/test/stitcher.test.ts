@@ -22,6 +22,7 @@ import {
 import { withFonts, withGeometryEngine, withRasteriser } from "./prepared";
 import { designWith } from "./testDesign";
 import { darkPixels, runsByThread } from "./threadPictures";
+import { members } from "./randomMembers";
 
 beforeAll(async () => {
   await Promise.all([withGeometryEngine(), withFonts(), withRasteriser()]);
@@ -303,7 +304,7 @@ describe("the stitcher", () => {
           }
         },
       ),
-      { numRuns: 40 },
+      { numRuns: members(40) },
     );
   });
 });

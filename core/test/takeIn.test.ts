@@ -5,6 +5,7 @@ import { DEMO } from "./demoDesigns";
 import { designWith } from "./testDesign";
 import { withFonts, withGeometryEngine } from "./prepared";
 import { outlinesOf } from "./scenes";
+import { members } from "./randomMembers";
 
 beforeAll(() => Promise.all([withGeometryEngine(), withFonts()]));
 
@@ -115,7 +116,7 @@ describe("parts taken into another design", () => {
         expect(after.parts.map(outlinesOf)).toEqual(all.map(outlinesOf));
         expect(parts).toHaveLength(brought.length);
       }),
-      { numRuns: 20 },
+      { numRuns: members(20) },
     );
   });
 

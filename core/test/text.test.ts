@@ -7,6 +7,7 @@ import { boxOfPath, buildScene, FONTS, missingLetters, readDesign, setRow, type 
 import { areaOfPath } from "../src/geometry/path";
 import { designWith, partDesign } from "./testDesign";
 import { withFonts } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(withFonts);
 
@@ -145,7 +146,7 @@ describe("lettering that is repeated to fill its line", () => {
           expect(problems.every(({ path }) => path === "parts[0].motif")).toBe(true);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: members(60) },
     );
   });
 });

@@ -5,6 +5,7 @@ import { combine } from "../src/geometry/boolean/boolean";
 import { isTidy } from "../src/geometry/boolean/tidyRuns";
 import { areaOfPath, polygonOf, reversePath, subpathOf, transformPath, type Path } from "../src/geometry/path";
 import { withGeometryEngine } from "./prepared";
+import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
 
@@ -57,7 +58,7 @@ describe("whether runs bound their area already", () => {
         expect(union).toHaveLength(path.length);
         expect(areaOfPath(path)).toBeCloseTo(areaOfPath(union), 3);
       }),
-      { numRuns: 300 },
+      { numRuns: members(300) },
     );
     expect(tidy).toBeGreaterThan(40);
     expect(not).toBeGreaterThan(40);

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { tilePixels } from "../src/make/tilePixels";
 import { notesOf } from "./making";
 import { partDesign } from "./testDesign";
+import { members } from "./randomMembers";
 
 test("a hexagonal tile's sides are whole pixels and keep their proportion within a thousandth", () => {
   fc.assert(
@@ -17,7 +18,7 @@ test("a hexagonal tile's sides are whole pixels and keep their proportion within
         expect(own / dpi).toBeGreaterThan(0.45);
       }
     }),
-    { numRuns: 100 },
+    { numRuns: members(100) },
   );
 });
 

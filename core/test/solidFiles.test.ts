@@ -43,7 +43,18 @@ const DESIGN = designWith({
   ],
 });
 
-async function fileOf(extension: string, design: Design = DESIGN): Promise<Uint8Array<ArrayBuffer>> {
+/** Each is made once for all tests that read it. */
+const files = new Map<string, Promise<Uint8Array<ArrayBuffer>>>();
+let model: ReturnType<typeof modelOf> | null = null;
+const modelOnce = () => (model ??= modelOf(DESIGN));
+
+function fileOf(extension: string): Promise<Uint8Array<ArrayBuffer>> {
+  const known = files.get(extension) ?? madeAs(extension, DESIGN);
+  files.set(extension, known);
+  return known;
+}
+
+async function madeAs(extension: string, design: Design): Promise<Uint8Array<ArrayBuffer>> {
   const format = formatOf(extension);
   if (!format) throw new Error(`no format ${extension}`);
   const made = await makeFile(design, format, {}, TEST_HOST);
@@ -81,7 +92,7 @@ describe("files of solids are read back by software nobody here wrote", () => {
   ];
 
   test.each(readers)("%s: the same volume, box and colours", async (extension, read, unit) => {
-    const { bodies } = await modelOf(DESIGN);
+    const { bodies } = await modelOnce();
     const volume = bodies.reduce((sum, body) => sum + body.volume, 0);
     const object = await read(await fileOf(extension));
     // A glTF has y up.
@@ -95,7 +106,7 @@ describe("files of solids are read back by software nobody here wrote", () => {
   });
 
   test("stl: no open edge, and the same volume", async () => {
-    const { bodies } = await modelOf(DESIGN);
+    const { bodies } = await modelOnce();
     const path = join(mkdtempSync(join(tmpdir(), "twin-petal-")), "a.stl");
     writeFileSync(path, await fileOf("stl"));
     const checked = execFileSync("admesh", [path], { encoding: "utf8" });

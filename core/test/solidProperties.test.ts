@@ -81,7 +81,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
           expect(Math.abs(laid - volume) / volume).toBeLessThan(0.005);
         }
       }),
-      { numRuns: members(6) },
+      { numRuns: members(3) },
     );
   });
 
@@ -95,7 +95,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         expect(Math.abs(sum(after, "volume") / sum(before, "volume") - 1)).toBeLessThan(1e-3);
         expect(sum(after, "genus")).toBe(sum(before, "genus"));
       }),
-      { numRuns: members(6) },
+      { numRuns: members(3) },
     );
   });
 
@@ -109,7 +109,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         ];
         expect(Math.abs(sum(all, "volume") / (count * sum(one, "volume")) - 1)).toBeLessThan(1e-4);
       }),
-      { numRuns: members(6) },
+      { numRuns: members(3) },
     );
   });
 
@@ -127,7 +127,7 @@ describe("whatever the motif, form, edges, tilt and rules", () => {
         expect(Math.abs(sum(left, "volume") - difference)).toBeLessThan(1e-3 * sum(whole, "volume"));
         expect(sum(left, "volume")).toBeLessThanOrEqual(sum(whole, "volume") * (1 + 1e-6));
       }),
-      { numRuns: members(6) },
+      { numRuns: members(3) },
     );
   });
 });

@@ -147,6 +147,9 @@ describe("shapes of one kind", () => {
         numRuns: members(8),
         examples: [
           [["rectangle", { width: 50, height: 110, corner: 25 }, { width: 26, height: 86, corner: 13 }] as const],
+          // A side that the corners take up whole, and one they do not.
+          [["rectangle", { width: 50, height: 110, corner: 25 }, { width: 40, height: 70, corner: 6 }] as const],
+          [["rectangle", { width: 40, height: 70, corner: 6 }, { width: 90, height: 24, corner: 12 }] as const],
         ],
       },
     );

@@ -1,4 +1,5 @@
 import { at } from "./at";
+import { bendByBend } from "./bendByBend";
 import { atEvenPace, isStraight, tangentAt, type Cubic } from "./cubic";
 import { cutAtLengths, nodeLengths } from "./pathLength";
 import { areaOfPath, reversePath, segmentsOf, subpathOf, type Path, type Subpath } from "./path";
@@ -12,10 +13,11 @@ const CORNER = 0.02;
 /**
  * A function from t (0…1) to the outline so far on the way from one outline to another. Runs are matched in
  * order; along each pair, both are cut wherever either has a node, and the handles of matching pieces go over
- * in straight lines. Runs of as many pieces, straight and bent in the same order, go over node by node; those
- * with as many corners from corner to corner, by shares of the length between; others by shares of their
- * length from the start point. A run without a partner shrinks to a point. A run is closed where both are;
- * closed runs that go round opposite ways are first turned alike.
+ * in straight lines. Runs of as many pieces, straight and bent in the same order, go over node by node; so do
+ * closed runs of the same bends, of whose edges some have come to nothing in one. Those with as many corners go
+ * over from corner to corner, by shares of the length between; others by shares of their length from the start
+ * point. A run without a partner shrinks to a point. A run is closed where both are; closed runs that go round
+ * opposite ways are first turned alike.
  */
 export function pathsBetween(from: Path, to: Path): (t: number) => Path {
   const pairs = Array.from({ length: Math.max(from.length, to.length) }, (_, run) => pairOf(from, to, run));
@@ -55,6 +57,8 @@ function pointLike(run: Subpath | undefined): Subpath | undefined {
 }
 
 function matched(a: Subpath, b: Subpath): (readonly [Cubic, Cubic])[] {
+  const bends = bendByBend(a, b);
+  if (bends) return bends;
   const [alongA, alongB] = marksOf(a, b);
   const places = [...nodeLengths(a).map(alongA.placeOf), ...nodeLengths(b).map(alongB.placeOf)].sort((p, q) => p - q);
   const cuts = places.filter((place, index) => index === 0 || place - (places[index - 1] ?? 0) > SAME);

@@ -185,17 +185,24 @@ interface EdgePlace {
   readonly way: Point;
 }
 
+/**
+ * A handle reaches no further than this share of the way between its ends; half a circle's reach two thirds of it. Where a line
+ * begins with a bend of no radius an edge would be said to go on by more than there is.
+ */
+const FARTHEST_HANDLE = 0.7;
+
 /** Cubics with the given places and ways at their ends (Hermite). */
 function curvesThrough(places: readonly EdgePlace[]): Cubic[] {
   return places.slice(1).map((to, index): Cubic => {
     const from = places[index] ?? to;
     const third = (to.stop - from.stop) / 3;
-    return [
-      from.point,
-      { x: from.point.x + from.way.x * third, y: from.point.y + from.way.y * third },
-      { x: to.point.x - to.way.x * third, y: to.point.y - to.way.y * third },
-      to.point,
-    ];
+    const most = FARTHEST_HANDLE * distance(from.point, to.point);
+    const handle = ({ point, way }: EdgePlace, by: number): Point => {
+      const reach = Math.hypot(way.x, way.y) * Math.abs(by);
+      const share = reach > most ? (by * most) / reach : by;
+      return { x: point.x + way.x * share, y: point.y + way.y * share };
+    };
+    return [from.point, handle(from, third), handle(to, -third), to.point];
   });
 }
 

@@ -2,6 +2,7 @@ import Flatbush from "flatbush";
 import { toDegrees } from "../geometry/angle";
 import { arcSegments } from "../geometry/arc";
 import { at } from "../geometry/at";
+import { boxOfPoints } from "../geometry/box";
 import { pointAt, tangentAt, type Cubic } from "../geometry/cubic";
 import { flattenPath } from "../geometry/flatten";
 import { segmentsOf, type Path } from "../geometry/path";
@@ -63,10 +64,8 @@ class Waste {
     );
     this.index = this.loops.length > 0 ? new Flatbush(this.loops.length) : null;
     for (const { points } of this.loops) {
-      const [x, y] = [points.map((point) => point.x), points.map((point) => point.y)];
-      const least = (values: readonly number[]) => values.reduce((low, value) => Math.min(low, value), Infinity);
-      const most = (values: readonly number[]) => values.reduce((high, value) => Math.max(high, value), -Infinity);
-      this.index?.add(least(x), least(y), most(x), most(y));
+      const { left, top, right, bottom } = boxOfPoints(points);
+      this.index?.add(left, top, right, bottom);
     }
     this.index?.finish();
   }

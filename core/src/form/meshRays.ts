@@ -1,6 +1,7 @@
 import Flatbush from "flatbush";
 import { at } from "../geometry/at";
 import type { SpacePoint } from "../geometry/space";
+import { between, cross, dot } from "../geometry/spaceVectors";
 import type { Mesh } from "./mesh";
 
 /** Finds where short ways meet a surface: only faces whose place on the bed a way passes over are looked at. */
@@ -35,7 +36,7 @@ export class MeshRays {
   /** The share of the way at which it meets a face (Möller and Trumbore's test); null where it passes. */
   private meeting(face: number, from: SpacePoint, to: SpacePoint): number | null {
     const [a, b, c] = [this.corner(3 * face), this.corner(3 * face + 1), this.corner(3 * face + 2)];
-    const [way, one, two, out] = [minus(to, from), minus(b, a), minus(c, a), minus(from, a)];
+    const [way, one, two, out] = [between(from, to), between(a, b), between(a, c), between(a, from)];
     const across = cross(way, two);
     const det = dot(one, across);
     if (det === 0) return null;
@@ -51,11 +52,4 @@ export class MeshRays {
     const { positions } = this.mesh;
     return { x: at(positions, from), y: at(positions, from + 1), z: at(positions, from + 2) };
   }
-}
-
-const minus = (a: SpacePoint, b: SpacePoint): SpacePoint => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
-const dot = (a: SpacePoint, b: SpacePoint) => a.x * b.x + a.y * b.y + a.z * b.z;
-
-function cross(a: SpacePoint, b: SpacePoint): SpacePoint {
-  return { x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x };
 }

@@ -1,5 +1,8 @@
 import { at } from "../geometry/at";
 import { DisjointSets } from "../geometry/disjointSets";
+import { addTo } from "../geometry/keyedLists";
+import type { SpacePoint } from "../geometry/space";
+import { between, cross, dot } from "../geometry/spaceVectors";
 import type { Mesh } from "./mesh";
 
 /**
@@ -51,24 +54,26 @@ function sidesByEdge(triangles: Uint32Array): Map<number, number[]> {
     const b = at(triangles, nextSide(side));
     // Two corner numbers below 2²⁶ make one exact key.
     const key = Math.min(a, b) * 2 ** 26 + Math.max(a, b);
-    const known = edges.get(key);
-    if (known) known.push(side);
-    else edges.set(key, [side]);
+    addTo(edges, key, side);
   });
   return edges;
 }
 
 /** Around an edge, each face whose inside lies ahead with the next one whose inside lies behind. */
 function pairsAround(sides: readonly number[], { positions, triangles }: Mesh): [number, number][] {
-  const point = (corner: number) => [0, 1, 2].map((axis) => at(positions, 3 * corner + axis));
+  const point = (corner: number): SpacePoint => ({
+    x: at(positions, 3 * corner),
+    y: at(positions, 3 * corner + 1),
+    z: at(positions, 3 * corner + 2),
+  });
   const first = at(sides, 0);
   const [from, to] = [at(triangles, first), at(triangles, nextSide(first))];
-  const [foot, axis] = [point(from), minus(point(to), point(from))];
+  const [foot, axis] = [point(from), between(point(from), point(to))];
   const across = perpendicular(axis);
   const up = cross(axis, across);
   const around = sides.map((side) => {
-    const apex = minus(point(at(triangles, nextSide(nextSide(side)))), foot);
-    const angle = Math.atan2(dot(apex, up) / Math.hypot(...axis), dot(apex, across));
+    const apex = between(foot, point(at(triangles, nextSide(nextSide(side)))));
+    const angle = Math.atan2(dot(apex, up) / Math.sqrt(dot(axis, axis)), dot(apex, across));
     // Faces that run with the edge have their inside behind them, going round anticlockwise.
     return { side, angle, isEnd: at(triangles, side) === from };
   });
@@ -84,23 +89,15 @@ function pairsAround(sides: readonly number[], { positions, triangles }: Mesh): 
   return pairs;
 }
 
-type Vector = readonly number[];
-
-const minus = (a: Vector, b: Vector): Vector => [0, 1, 2].map((axis) => at(a, axis) - at(b, axis));
-const dot = (a: Vector, b: Vector) => at(a, 0) * at(b, 0) + at(a, 1) * at(b, 1) + at(a, 2) * at(b, 2);
-
-function cross(a: Vector, b: Vector): Vector {
-  const [ax, ay, az] = [at(a, 0), at(a, 1), at(a, 2)];
-  const [bx, by, bz] = [at(b, 0), at(b, 1), at(b, 2)];
-  return [ay * bz - az * by, az * bx - ax * bz, ax * by - ay * bx];
-}
-
 /** Some unit vector at right angles to another. */
-function perpendicular(axis: Vector): Vector {
-  const least = axis.map(Math.abs).indexOf(Math.min(...axis.map(Math.abs)));
-  const found = cross(
-    axis,
-    [0, 1, 2].map((k) => (k === least ? 1 : 0)),
-  );
-  return found.map((value) => value / Math.hypot(...found));
+function perpendicular(axis: SpacePoint): SpacePoint {
+  const [x, y, z] = [Math.abs(axis.x), Math.abs(axis.y), Math.abs(axis.z)];
+  const least = Math.min(x, y, z);
+  const found = cross(axis, {
+    x: x === least ? 1 : 0,
+    y: x !== least && y === least ? 1 : 0,
+    z: x !== least && y !== least ? 1 : 0,
+  });
+  const length = Math.sqrt(dot(found, found));
+  return { x: found.x / length, y: found.y / length, z: found.z / length };
 }

@@ -8,6 +8,7 @@ import { withGeometryEngine } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
 import { outlinesOf, partOf } from "./scenes";
 import { subjectOf } from "../src/make/subject";
+import { pathOfData } from "../src/motif/svg/pathOfData";
 import { members } from "./randomMembers";
 
 beforeAll(withGeometryEngine);
@@ -361,4 +362,16 @@ test("the scene file has the copies, and the outlines a join computed", () => {
   });
   const scene: unknown = JSON.parse(makeSceneJson(subjectOf(design).scene));
   expect(scene).toMatchObject({ parts: [{ motifs: 12, outlines: [expect.stringMatching(/^M/)] }] });
+});
+
+test("the scene file has of doubled lines only what is drawn", () => {
+  const design = partDesign(
+    { kind: "rectangle", width: 10, height: 10 },
+    [{ kind: "grid", columns: 4, rows: 3, pitch: 10 }],
+    { join: { dropDoubled: true }, finish: { line: { width: 0.3 } } },
+  );
+  const outlines = makeSceneJson(subjectOf(design).scene).match(/(?<=")M[^"]+/g) ?? [];
+  const length = outlines.flatMap(pathOfData).reduce((sum, run) => sum + measurePath(run).length, 0);
+  // 4 x 3 squares of 10: 5 lines of 30 and 4 of 40, not 12 rounds of 40.
+  expect(length).toBeCloseTo(310, 4);
 });

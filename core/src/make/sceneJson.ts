@@ -1,6 +1,7 @@
 import { boxOfGeometry } from "../scene/boxOfGeometry";
 import { madeParts } from "../scene/made";
 import type { Scene } from "../scene/scene";
+import { lineOutline } from "../join/pieces";
 import type { FlatFormat } from "./format";
 import { pathData } from "../geometry/pathData";
 import { matrixAt } from "../rules/placements";
@@ -17,7 +18,7 @@ export function makeSceneJson(scene: Scene): string {
       motifs: count,
       copies: Array.from({ length: count }, (_, copy) => matrixAt(matrices, copy)),
       box,
-      ...(geometry.joined && { outlines: geometry.shapes.map(({ path }) => pathData(path)) }),
+      ...(geometry.joined && { outlines: geometry.shapes.map((shape) => pathData(lineOutline(shape))) }),
     };
   });
   return `${JSON.stringify({ sheet: scene.sheet, parts })}\n`;

@@ -79,17 +79,19 @@ describe("whatever the rules", () => {
   test("the count is the product of what each rule makes of one copy", () => {
     let counted = 0;
     fc.assert(
-      fc.property(rules, (written) => {
-        const each = written.map(madeOfOne);
-        fc.pre(each.every((count) => count !== null));
-        const placements = placementsOf(new SceneBuilder(), designOf(written))?.placements;
-        counted += written.length;
-        expect(placements?.count).toBe(each.reduce<number>((product, count) => product * (count ?? 1), 1));
-      }),
+      fc.property(
+        rules.filter(({ length }) => length > 0),
+        (written) => {
+          const each = written.map(madeOfOne);
+          fc.pre(each.every((count) => count !== null));
+          const placements = placementsOf(new SceneBuilder(), designOf(written))?.placements;
+          counted += written.length;
+          expect(placements?.count).toBe(each.reduce<number>((product, count) => product * (count ?? 1), 1));
+        },
+      ),
       { numRuns: members(12) },
     );
-    // Runs are random, and some lists are empty: what matters is that rules were counted at all.
-    expect(counted).toBeGreaterThan(3);
+    expect(counted).toBeGreaterThanOrEqual(members(12));
   });
 
   test("copies come in order, all of copy 0 of the last rule first", () => {

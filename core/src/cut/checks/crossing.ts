@@ -1,6 +1,7 @@
 import Flatbush from "flatbush";
 import { at } from "../../geometry/at";
 import { boxOfPoints } from "../../geometry/box";
+import { distanceToChord } from "../../geometry/chordDistance";
 import { crossingsOf, type Crossing, type Owned } from "../../geometry/crossings";
 import { flattenPath } from "../../geometry/flatten";
 import { segmentsOf, type Subpath } from "../../geometry/path";
@@ -13,7 +14,9 @@ import { defineCutCheck } from "./definition";
 /** Crossings nearer than this are one place, millimetres. */
 const ONE_PLACE = 0.05;
 /** How far before and behind a crossing it is looked whether an outline goes through another, millimetres: near, and where they cross flatly. */
-const BESIDE = [0.02, 0.1];
+const BESIDE = [0.02, 0.1, 0.3, 0.6];
+/** What reaches no deeper into another only touches it, millimetres: circles are drawn true to about as much. */
+const DEEP = 0.025;
 /** Chords by which it is told what lies inside an outline, millimetres from its curves. */
 const FINE = 0.001;
 
@@ -54,9 +57,17 @@ function* meetingsOf(runs: readonly Subpath[]): Generator<Crossing> {
   }
 }
 
-/** Whether a run comes from one side of an outline and goes on on the other, at a place on both. */
+/** Whether a run comes from one side of an outline and goes on well on the other, at a place on both. */
 function goesThrough(run: Subpath, measured: MeasuredPath, outline: readonly Point[], place: Point): boolean {
   const along = placesOnRuns([run], [place], Infinity).get(0)?.[0] ?? 0;
-  const isIn = (length: number) => isInside(measured.at(length).point, outline);
-  return BESIDE.some((off) => isIn(along - off) !== isIn(along + off));
+  return BESIDE.some((off) => {
+    const [before, behind] = [measured.at(along - off).point, measured.at(along + off).point];
+    const isIn = isInside(before, outline);
+    if (isIn === isInside(behind, outline)) return false;
+    const depth = distanceToLoop(isIn ? before : behind, outline);
+    return depth > Math.min(DEEP, off / 2);
+  });
 }
+
+const distanceToLoop = (point: Point, loop: readonly Point[]) =>
+  loop.reduce((least, to, k) => Math.min(least, distanceToChord(point, loop.at(k - 1) ?? to, to)), Infinity);

@@ -99,6 +99,8 @@ export default {
     "typescript/method-signature-style": "error",
     "typescript/no-empty-object-type": "error",
     "typescript/no-explicit-any": "error",
+    // A promise nobody waits for has somebody who hears that it failed.
+    "typescript/no-floating-promises": ["error", { ignoreVoid: false }],
     "typescript/no-misused-promises": "error",
     "typescript/no-namespace": "error",
     "typescript/no-non-null-assertion": "error",

@@ -42,7 +42,7 @@ const MEGABYTE = 2 ** 20;
 
 /** What one page or worker answers to a command; numbers by name. */
 function asked(devtools: CDPSession, sessionId: string, method: string): Promise<Readonly<Record<string, number>>> {
-  return new Promise((resolve) => {
+  return new Promise((resolve, reject) => {
     const hear = (event: { readonly sessionId: string; readonly message: string }) => {
       if (event.sessionId !== sessionId) return;
       const told: unknown = JSON.parse(event.message);
@@ -51,7 +51,9 @@ function asked(devtools: CDPSession, sessionId: string, method: string): Promise
       resolve(told.result);
     };
     devtools.on("Target.receivedMessageFromTarget", hear);
-    void devtools.send("Target.sendMessageToTarget", { sessionId, message: JSON.stringify({ id: 1, method }) });
+    devtools
+      .send("Target.sendMessageToTarget", { sessionId, message: JSON.stringify({ id: 1, method }) })
+      .catch(reject);
   });
 }
 

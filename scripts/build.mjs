@@ -22,7 +22,16 @@ const TARGETS = {
     result: "server/dist/main.js",
     sources: ["core/src", "host/src", "server/src"],
     run: () =>
-      bundleNode("server", ["main", "keep", "work/makeWorker", "work/readWorker", "work/child", "work/deviceProcess"]),
+      bundleNode("server", [
+        "main",
+        "keep",
+        "work/makeWorker",
+        "work/readWorker",
+        "work/child",
+        "work/deviceProcess",
+        "work/keepProcess",
+        "work/bringProcess",
+      ]),
   },
   /** A data folder as the server leaves it after its first start: tests begin with a copy, and wait for no seeding. */
   seeded: {

@@ -33,8 +33,8 @@ await bundle({
     "@twin-petal/host": join(root, "host/src/nodeHost.ts"),
     "@": join(root, "web/src"),
   },
-  // A module finds the repository two folders up, as it does where it stands.
-  define: { "import.meta.url": JSON.stringify(pathToFileURL(join(root, "dist/unit/tests.js")).href) },
+  // A module finds the repository from where it stands in a bundle of the server.
+  define: { "import.meta.url": JSON.stringify(pathToFileURL(join(root, "server/dist/tests.js")).href) },
   inject: [join(root, "core/test/randomMembers.ts")],
   sourcemap: true,
   logLevel: "warning",

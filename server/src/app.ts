@@ -6,6 +6,7 @@ import type { Logger } from "pino";
 import type { DesignStore } from "./db/designStore";
 import type { Jobs } from "./jobs/jobs";
 import { healthOf } from "./health";
+import type { Keeping } from "./keep/keeping";
 import { knownHost } from "./knownHost";
 import type { Pictures } from "./pictures";
 import type { Pools } from "./pools";
@@ -23,6 +24,7 @@ interface Parts {
   readonly pools: Pools;
   readonly pictures: Pictures;
   readonly jobs: Jobs;
+  readonly keeping: Keeping;
   readonly logger: Logger;
   /** Folder of the embedded database; null where there is none. */
   readonly dataFolder: string | null;
@@ -33,7 +35,17 @@ interface Parts {
 }
 
 /** The application over HTTP: the calls under /api, and the interface for every other path. */
-export function createApp({ store, pools, pictures, jobs, logger, dataFolder, webFolder, hosts }: Parts): Express {
+export function createApp({
+  store,
+  pools,
+  pictures,
+  jobs,
+  keeping,
+  logger,
+  dataFolder,
+  webFolder,
+  hosts,
+}: Parts): Express {
   const app = express();
   app.use(requestLog(logger));
   app.use(safeHeaders());
@@ -43,7 +55,7 @@ export function createApp({ store, pools, pictures, jobs, logger, dataFolder, we
   app.get("/api/health", healthOf(store, pools, dataFolder));
   app.use("/api/designs", designRoutes(store, pools, pictures));
   app.use("/api/shelf", shelfRoutes(store.shelf, pools));
-  app.use("/api/keep", keepRoutes(store, pools));
+  app.use("/api/keep", keepRoutes(keeping));
   app.use("/api/make", makeRoutes(pools));
   app.use("/api/jobs", jobRoutes(jobs));
   app.use("/api", notFound);

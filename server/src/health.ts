@@ -1,10 +1,7 @@
-import { statfs } from "node:fs/promises";
 import type { RequestHandler } from "express";
 import type { DesignStore } from "./db/designStore";
 import type { Pools } from "./pools";
-
-/** Less room than this on the disk is told, bytes: a database that cannot grow keeps nothing. */
-const LEAST_ROOM = 200 * 2 ** 20;
+import { freeBytes, LEAST_ROOM } from "./room";
 
 /** `GET /api/health`: whether designs can be read and kept, what is being computed, and how much room there is. 503 where not. */
 export function healthOf(store: DesignStore, pools: Pools, dataFolder: string | null): RequestHandler {
@@ -14,12 +11,7 @@ export function healthOf(store: DesignStore, pools: Pools, dataFolder: string | 
         (designs) => ({ ok: true, designs }),
         () => ({ ok: false }),
       ),
-      dataFolder === null
-        ? null
-        : statfs(dataFolder).then(
-            ({ bavail, bsize }) => bavail * bsize,
-            () => null,
-          ),
+      dataFolder === null ? null : freeBytes(dataFolder),
     ]);
     const ok = database.ok && (free === null || free > LEAST_ROOM);
     response

@@ -35,7 +35,7 @@ export class Pictures {
     clearTimeout(this.waiting.get(id));
     const timer = setTimeout(() => {
       this.waiting.delete(id);
-      void this.refresh(id).catch(this.onTrouble);
+      this.refresh(id).catch(this.onTrouble);
     }, this.rest);
     timer.unref();
     this.waiting.set(id, timer);
@@ -66,7 +66,8 @@ export class Pictures {
       if (error instanceof HttpProblem && error.problems !== null) this.remember(key, error);
       throw error;
     });
-    await this.store.keepPicture(id, revision, png);
+    // It can be shown although there is no room to keep it.
+    await this.store.keepPicture(id, revision, png).catch(this.onTrouble);
     return png;
   }
 

@@ -1,6 +1,7 @@
 import { STATUS_CODES } from "node:http";
 import type { ErrorRequestHandler, RequestHandler, Response } from "express";
 import type { Problem } from "@twin-petal/core";
+import { isBusy, isFull } from "./db/trouble";
 
 /** An error answered as an RFC 9457 problem document. */
 export class HttpProblem extends Error {
@@ -69,14 +70,28 @@ function fromBodyError({ type, limit }: BodyError): HttpProblem | null {
   }
 }
 
-/** Answers every error as a problem document; what is not ours is logged and kept to ourselves. */
+const FULL =
+  "There is no room left on the server's disk: nothing was changed. Free some there; what is not saved yet is sent again by itself.";
+const BUSY =
+  "The database is in use by something else for longer than it is waited for; nothing was changed. Try again.";
+
+/** An error that is told; null for what nobody foresaw. */
+export function problemOf(error: unknown, path: string): HttpProblem | null {
+  if (error instanceof HttpProblem) return error;
+  if (isFull(error)) return new HttpProblem(507, FULL);
+  if (isBusy(error)) return new HttpProblem(503, BUSY);
+  return (
+    (isBodyError(error) ? fromBodyError(error) : null) ?? (isRequestError(error) ? fromRequestError(error, path) : null)
+  );
+}
+
+/** What nobody foresaw is kept to ourselves. */
+export const UNFORESEEN = new HttpProblem(500, "Something went wrong here; the design was not changed. Try again.");
+
+/** Answers every error as a problem document; what is not ours is logged. */
 export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
   if (response.headersSent) return next(error);
-  if (error instanceof HttpProblem) return send(response, error);
-  const known =
-    (isBodyError(error) ? fromBodyError(error) : null) ??
-    (isRequestError(error) ? fromRequestError(error, request.path) : null);
-  if (known) return send(response, known);
-  request.log.error({ err: error }, "unexpected");
-  send(response, new HttpProblem(500, "Something went wrong here; the design was not changed. Try again."));
+  const known = problemOf(error, request.path);
+  if (!known) request.log.error({ err: error }, "unexpected");
+  send(response, known ?? UNFORESEEN);
 };

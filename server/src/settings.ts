@@ -18,9 +18,12 @@ export interface Settings {
 /** A setting that cannot be used, told in words. */
 export class SettingError extends Error {}
 
-/** A path of the repository, seen from the bundle in server/dist. */
+/** The repository: bundles stand in server/dist and in folders of it. */
+const REPOSITORY = new URL("../", import.meta.url.slice(0, import.meta.url.lastIndexOf("/dist/") + 1));
+
+/** A path of the repository. */
 export function inRepository(path: string): string {
-  return fileURLToPath(new URL(`../../${path}`, import.meta.url));
+  return fileURLToPath(new URL(path, REPOSITORY));
 }
 
 type Environment = Readonly<Record<string, string | undefined>>;

@@ -3,12 +3,15 @@ import type { Running } from "./running";
 /** What answers of the server may hold, each of them some of it. */
 export interface Answer {
   readonly id: string;
+  readonly name: string;
   readonly revision: number;
   readonly designs: readonly { id: string; name: string; changed: number }[];
+  readonly unreadable: readonly string[];
   readonly next: string | null;
   readonly revisions: readonly { revision: number }[];
   readonly errors: readonly { path: string; message: string }[];
   readonly status: number;
+  readonly state: string;
   readonly detail: string;
 }
 
@@ -19,7 +22,7 @@ export interface Calls {
   send: (method: string, path: string, body: unknown, headers?: Record<string, string>) => Promise<Response>;
 }
 
-export function callsTo({ address }: Running): Calls {
+export function callsTo({ address }: Pick<Running, "address">): Calls {
   const call = (path: string, init: RequestInit = {}) => fetch(address + path, init);
   return {
     call,

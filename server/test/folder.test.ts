@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from "node:child_process";
-import { existsSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, test } from "@jest/globals";
 import { createClient } from "@libsql/client";
@@ -108,5 +108,90 @@ describe("the data folder", () => {
     await client.execute("insert into __drizzle_migrations (hash, created_at) values ('later', 99999999999999)");
     client.close();
     expect(await refusal(folder)).toEqual({ code: 1, said: expect.stringContaining("a newer version") });
+  }, 60_000);
+
+  test("a folder that cannot be used is told by what is wrong with it, and nothing is made in its place", async () => {
+    const aFile = join(emptyDataFolder(), "file");
+    writeFileSync(aFile, "a file");
+    const lockFolder = emptyDataFolder();
+    mkdirSync(join(lockFolder, "server.lock"));
+    const lockOdd = emptyDataFolder();
+    writeFileSync(
+      join(lockOdd, "server.lock"),
+      "no lock at all, but letters enough to be looked at as a database".repeat(20),
+    );
+    const databaseFolder = emptyDataFolder();
+    mkdirSync(join(databaseFolder, "twin-petal.db"));
+    const cases: [string, string][] = [
+      [aFile, `${aFile} is a file; designs are kept in a folder.`],
+      [join(aFile, "below"), `${join(aFile, "below")} is a file; designs are kept in a folder.`],
+      [lockFolder, `${join(lockFolder, "server.lock")} cannot be opened as what it should be`],
+      [lockOdd, `${join(lockOdd, "server.lock")} cannot be used`],
+      [databaseFolder, `${join(databaseFolder, "twin-petal.db")} cannot be opened as what it should be`],
+    ];
+    for (const [folder, words] of cases) {
+      const { code, said } = await refusal(folder);
+      expect([code, said]).toEqual([1, expect.stringContaining(words)]);
+      expect(said).toContain("Another folder can be chosen");
+      expect(said).not.toMatch(/\n\s+at /);
+    }
+  }, 60_000);
+
+  test.each(["empty", "gone"])(
+    "a database that is %s beside copies of it is not begun anew without a word",
+    async (how) => {
+      const folder = newDataFolder();
+      mkdirSync(join(folder, "copies"), { recursive: true });
+      const copy = join(folder, "copies", "9999-01-02.db");
+      const path = join(folder, "twin-petal.db");
+      const client = createClient({ url: `file:${path}` });
+      await client.execute({ sql: "vacuum into ?", args: [copy] });
+      client.close();
+      for (const ending of ["", "-wal", "-shm"]) rmSync(path + ending, { force: true });
+      if (how === "empty") writeFileSync(path, "");
+      const { code, said } = await refusal(folder);
+      expect([code, said]).toEqual([
+        1,
+        expect.stringContaining(`is ${how}, though there are copies of it. The last is ${copy}`),
+      ]);
+      const env = { ...process.env, TWIN_PETAL_DATA: folder };
+      spawnSync(process.execPath, ["server/dist/keep.js", "--restore", copy], { env });
+      const server = await startServer(folder);
+      expect((await answer(callsTo(server).call("/api/designs"))).designs).toHaveLength(DEMO.length);
+      await server.kill();
+    },
+    60_000,
+  );
+
+  test("rows with numbers no design has hide no others: those of before are put right, others are told", async () => {
+    const folder = emptyDataFolder();
+    const older = await olderDatabase(folder, 4);
+    for (const [id, revision, changed] of [
+      ["late", "1", "9007199254740992"],
+      ["often", "1e308", "5"],
+      ["oftener", "9007199254740991", "5"],
+    ] as const) {
+      await insertDesign(older, id, JSON.stringify(DESIGN), 1, 1);
+      await older.execute(`insert into revisions values ('${id}', ${revision}, ${changed}, null, '{}')`);
+      await older.execute(`update designs set revision = ${revision}, changed = ${changed} where id = '${id}'`);
+    }
+    older.close();
+    const server = await startServer(folder);
+    const { call, send } = callsTo(server);
+    const ids = async () => (await answer(call("/api/designs?sort=name"))).designs.map(({ id }) => id);
+    expect(await ids()).toEqual(["late", "often", "oftener"]);
+    for (const id of ["late", "often", "oftener"]) {
+      expect((await send("PUT", `/api/designs/${id}`, DESIGN, { "If-Match": "*" })).status).toBe(200);
+      expect((await call(`/api/designs/${id}/revisions`)).status).toBe(200);
+    }
+    const beside = createClient({ url: `file:${join(folder, "twin-petal.db")}` });
+    await beside.execute("update designs set changed = 9007199254740993 where id = 'late'");
+    beside.close();
+    const list = await answer(call("/api/designs"));
+    expect(list.designs.map(({ id }) => id).sort()).toEqual(["often", "oftener"]);
+    expect(list.unreadable).toEqual(["late"]);
+    expect((await call("/api/designs/late")).status).toBe(404);
+    expect((await call("/api/keep")).status).toBe(200);
+    await server.kill();
   }, 60_000);
 });

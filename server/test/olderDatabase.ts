@@ -26,7 +26,8 @@ export async function insertDesign(
   changed: number,
 ): Promise<void> {
   await client.execute({
-    sql: "insert into designs values (?, 'Old', ?, ?, null, 200, 200, 'mm', 12, 12, ?)",
+    sql: `insert into designs (id, name, revision, changed, binned, width, height, unit, folds, copies, content)
+      values (?, 'Old', ?, ?, null, 200, 200, 'mm', 12, 12, ?)`,
     args: [id, revision, changed, content],
   });
 }

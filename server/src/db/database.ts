@@ -1,17 +1,22 @@
-import { mkdirSync } from "node:fs";
+import { existsSync, mkdirSync, statSync } from "node:fs";
 import { join } from "node:path";
 import { createClient, type Client } from "@libsql/client";
 import { sql } from "drizzle-orm";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { migrate } from "drizzle-orm/libsql/migrator";
 import { inRepository, SettingError, type Settings } from "../settings";
-import { copiesIn } from "./copiesIn";
+import { copiesFolder, copiesIn } from "./copiesIn";
+import { folderTrouble } from "./folderTrouble";
 import journal from "./migrations/meta/_journal.json";
 import * as schema from "./schema";
+import { hasCode, isBusy, wordsOf } from "./trouble";
 
 export type Database = LibSQLDatabase<typeof schema>;
 
 const MIGRATIONS = inRepository("server/src/db/migrations");
+
+/** Whoever else writes is waited for so long, milliseconds. */
+const PATIENCE = 5_000;
 
 /** Where the embedded database is in a data folder. */
 export const databaseIn = (dataFolder: string): string => join(dataFolder, "twin-petal.db");
@@ -24,26 +29,66 @@ export async function openDatabase({
   databaseUrl,
   dataFolder,
 }: Settings): Promise<{ db: Database; close: () => void }> {
-  if (!databaseUrl) mkdirSync(dataFolder, { recursive: true });
+  if (databaseUrl !== undefined) return opened(createClient({ url: databaseUrl }));
+  const path = databaseIn(dataFolder);
+  try {
+    mkdirSync(dataFolder, { recursive: true });
+    refuseEmpty(dataFolder);
+    const client = createClient({ url: `file:${path}` });
+    await prepareFile(client, dataFolder);
+    return await opened(client);
+  } catch (error) {
+    throw isBusy(error) ? error : folderTrouble(path, error);
+  }
+}
+
+/** Opens a database beside a server that works on it and has found it right. */
+export async function joinDatabase({
+  databaseUrl,
+  dataFolder,
+}: Settings): Promise<{ db: Database; close: () => void }> {
   const client = createClient({ url: databaseUrl ?? `file:${databaseIn(dataFolder)}` });
+  if (databaseUrl === undefined) await client.execute(`PRAGMA busy_timeout = ${PATIENCE}`);
+  return { db: drizzle(client, { schema }), close: () => client.close() };
+}
+
+async function opened(client: Client): Promise<{ db: Database; close: () => void }> {
   const db = drizzle(client, { schema });
-  if (!databaseUrl) await prepareFile(client, db, dataFolder);
   await refuseNewer(db);
-  await migrate(db, { migrationsFolder: MIGRATIONS });
+  await bringUpToDate(db);
   return { db, close: () => client.close() };
 }
 
-async function prepareFile(client: Client, db: Database, dataFolder: string): Promise<void> {
+/** Of several servers that start at once one makes the migrations, in one transaction; the others find them made. */
+async function bringUpToDate(db: Database): Promise<void> {
+  try {
+    await migrate(db, { migrationsFolder: MIGRATIONS });
+  } catch (error) {
+    if ((await latestMade(db).catch(() => 0)) < latestMigration()) throw error;
+  }
+}
+
+/** A database that is gone or empty though there are copies of it is not begun anew without a word. */
+function refuseEmpty(dataFolder: string): void {
+  const path = databaseIn(dataFolder);
+  const size = statSync(path, { throwIfNoEntry: false })?.size ?? 0;
+  const [latest] = copiesIn(dataFolder);
+  if (size > 0 || latest === undefined) return;
+  throw new SettingError(
+    `The database ${path} is ${existsSync(path) ? "empty" : "gone"}, though there are copies of it. The last is ${latest}. To go on with that one: npm run -s keep -- --restore ${latest}\nTo begin anew, move ${copiesFolder(dataFolder)} away.`,
+  );
+}
+
+async function prepareFile(client: Client, dataFolder: string): Promise<void> {
   try {
     // Another process may be copying it.
-    await client.execute("PRAGMA busy_timeout = 5000");
+    await client.execute(`PRAGMA busy_timeout = ${PATIENCE}`);
     await client.execute("PRAGMA journal_mode = WAL");
   } catch (error) {
-    // What is only in use is not damaged.
-    if (error instanceof Error && "code" in error && String(error.code).startsWith("SQLITE_BUSY")) throw error;
-    throw damaged(dataFolder, error instanceof Error ? error.message : String(error));
+    // What may not be opened, or is in use, or has no room is not damaged.
+    throw hasCode(error, "SQLITE_NOTADB", "SQLITE_CORRUPT") ? damaged(dataFolder, wordsOf(error)) : error;
   }
-  const trouble = await databaseTrouble(db);
+  const trouble = await databaseTrouble(drizzle(client, { schema }));
   if (trouble !== null) throw damaged(dataFolder, trouble);
 }
 
@@ -57,17 +102,22 @@ function damaged(dataFolder: string, trouble: string): SettingError {
 
 /** Migrations this version does not know were made by a newer one. */
 async function refuseNewer(db: Database): Promise<void> {
-  const [table] = await db.all<{ name: string }>(
-    sql`select name from sqlite_master where name = '__drizzle_migrations'`,
-  );
-  if (!table) return;
-  const [made] = await db.all<{ latest: number | null }>(
-    sql`select max(created_at) as latest from __drizzle_migrations`,
-  );
-  if (Number(made?.latest ?? 0) <= latestMigration()) return;
+  if ((await latestMade(db)) <= latestMigration()) return;
   throw new SettingError(
     "The database was written by a newer version of Twin Petal. Start that one, or choose another folder.",
   );
+}
+
+/** When the latest migration was made that the database has gone through, milliseconds since 1970; 0 for a new one. */
+async function latestMade(db: Database): Promise<number> {
+  const [table] = await db.all<{ name: string }>(
+    sql`select name from sqlite_master where name = '__drizzle_migrations'`,
+  );
+  if (!table) return 0;
+  const [made] = await db.all<{ latest: number | null }>(
+    sql`select max(created_at) as latest from __drizzle_migrations`,
+  );
+  return Number(made?.latest ?? 0);
 }
 
 /** When the last migration was made that this version knows, milliseconds since 1970. */

@@ -1,12 +1,28 @@
-import { and, asc, desc, eq, gt, isNotNull, isNull, ne, notInArray, or, sql, type SQL } from "drizzle-orm";
+import {
+  and,
+  asc,
+  desc,
+  eq,
+  gt,
+  isNotNull,
+  isNull,
+  ne,
+  notInArray,
+  or,
+  sql,
+  type AnyColumn,
+  type SQL,
+} from "drizzle-orm";
 import type { ReadDesign } from "../pools";
+import { ArrivalStore } from "./arrivalStore";
 import type { Database } from "./database";
 import { isExpected, type Expected } from "./expected";
 import type { SaveOutcome } from "./saveOutcome";
-import { designs, pictures, revisions } from "./schema";
+import { designs, LATEST, MOST_REVISION, pictures, revisions } from "./schema";
 import { ShelfStore } from "./shelfStore";
 import { TakeStore } from "./takeStore";
 import { thinnedOut } from "./thinning";
+import { isTaken } from "./trouble";
 import { WriteQueue } from "./writeQueue";
 
 const PAGE = 60;
@@ -19,15 +35,6 @@ export interface ListQuery {
   /** The last row of the page before: its sort value and id. */
   readonly after: { readonly value: string; readonly id: string } | null;
   readonly binned: boolean;
-}
-
-/** A design with its takes, as it is put back whole. */
-export interface StoredState extends ReadDesign {
-  readonly revision: number;
-  /** Milliseconds since 1970. */
-  readonly changed: number;
-  readonly binned: number | null;
-  readonly takes: readonly { revision: number; changed: number; take: string; content: string }[];
 }
 
 const LISTED = {
@@ -49,15 +56,19 @@ export class DesignStore {
   readonly takes: TakeStore;
   /** What is kept to be used again. */
   readonly shelf: ShelfStore;
+  /** What is being brought from a file. */
+  readonly arrivals: ArrivalStore;
 
   constructor(private readonly db: Database) {
     this.takes = new TakeStore(db, this.queue);
     this.shelf = new ShelfStore(db, this.queue);
+    this.arrivals = new ArrivalStore(db, this.queue);
   }
 
   async list({ search, order, after, binned }: ListQuery) {
     const column = order === "name" ? sql`lower(${designs.name})` : sql`${designs.changed}`;
     const conditions: (SQL | undefined)[] = [
+      isHere,
       binned ? isNotNull(designs.binned) : isNull(designs.binned),
       search === "" ? undefined : sql`${designs.name} like ${`%${lettersOnly(search)}%`} escape '!'`,
       after ? pageAfter(column, order, after) : undefined,
@@ -71,17 +82,31 @@ export class DesignStore {
     return { rows: rows.slice(0, PAGE), more: rows.length > PAGE };
   }
 
+  /** The ids of designs of which a number cannot be read: something else has written them. */
+  async unreadable(): Promise<string[]> {
+    const rows = await this.db
+      .select({ id: designs.id })
+      .from(designs)
+      .where(sql`not ${isSound}`)
+      .orderBy(asc(designs.id));
+    return rows.map(({ id }) => id);
+  }
+
   /** The ids of all designs while none of them was ever saved again or thrown away; null from then on. */
   async untouched(): Promise<string[] | null> {
     const rows = await this.db
       .select({ id: designs.id, revision: designs.revision, binned: designs.binned })
-      .from(designs);
+      .from(designs)
+      .where(isHere);
     const isUntouched = rows.every(({ revision, binned }) => revision === 1 && binned === null);
     return isUntouched ? rows.map(({ id }) => id) : null;
   }
 
   async find(id: string) {
-    const [row] = await this.db.select().from(designs).where(eq(designs.id, id));
+    const [row] = await this.db
+      .select()
+      .from(designs)
+      .where(and(eq(designs.id, id), isHere));
     return row;
   }
 
@@ -103,14 +128,20 @@ export class DesignStore {
       if (!isExpected(expected, current.revision)) return { kind: "stale", revision: current.revision };
       const revision = current.revision + 1;
       const changed = Date.now();
-      await this.db.batch([
-        this.db.insert(revisions).values({ design: id, revision, changed, content }),
-        this.db
-          .update(designs)
-          .set({ ...summary, revision, changed, content })
-          .where(eq(designs.id, id)),
-        this.db.run(thinnedOut(id, revision, changed)),
-      ]);
+      try {
+        await this.db.batch([
+          this.db.insert(revisions).values({ design: id, revision, changed, content }),
+          this.db
+            .update(designs)
+            .set({ ...summary, revision, changed, content })
+            .where(eq(designs.id, id)),
+          this.db.run(thinnedOut(id, revision, changed)),
+        ]);
+      } catch (error) {
+        // Another server has saved meanwhile: a revision is there once only.
+        if (isTaken(error)) return { kind: "stale", revision };
+        throw error;
+      }
       return { kind: "saved", revision };
     });
   }
@@ -129,33 +160,13 @@ export class DesignStore {
 
   /** How many designs there are. */
   count(): Promise<number> {
-    return this.db.$count(designs);
+    return this.db.$count(designs, isHere);
   }
 
-  /** Every design there is, those in the bin too. */
-  async allIds(): Promise<string[]> {
-    return (await this.db.select({ id: designs.id }).from(designs).orderBy(asc(designs.id))).map(({ id }) => id);
-  }
-
-  /** Whether a design is here as it is elsewhere, with all its takes. */
-  async isThere(id: string, { content, takes }: StoredState): Promise<boolean> {
-    const row = await this.find(id);
-    if (row?.content !== content) return false;
-    const here = new Set((await this.takes.whole(id)).map(({ name, content: own }) => `${name} ${own}`));
-    return takes.every((own) => here.has(`${own.take} ${own.content}`));
-  }
-
-  /** Puts a design under a free id as it was elsewhere, with its takes. */
-  bring(id: string, { content, summary, revision, changed, binned, takes }: StoredState): Promise<void> {
-    const earlier = takes.filter((own) => own.revision !== revision);
-    const present = takes.find((own) => own.revision === revision);
-    return this.queue.run(async () => {
-      await this.db.batch([
-        this.db.insert(designs).values({ id, revision, changed, binned, content, ...summary }),
-        this.db.insert(revisions).values({ design: id, revision, changed, content, take: present?.take ?? null }),
-        ...earlier.map((own) => this.db.insert(revisions).values({ design: id, ...own })),
-      ]);
-    });
+  /** Every design there is, those in the bin too, without what it holds. */
+  all() {
+    const { id, name, revision, changed, binned } = designs;
+    return this.db.select({ id, name, revision, changed, binned }).from(designs).where(isHere).orderBy(asc(id));
   }
 
   history(id: string) {
@@ -204,6 +215,20 @@ export class DesignStore {
     });
   }
 }
+
+/** Whether a number of a row is a whole one that can be read as one. */
+const isWhole = (column: AnyColumn, most: number) =>
+  sql`(typeof(${column}) = 'integer' and ${column} between 0 and ${most})`;
+/** A row that something else than this program wrote hides no others. */
+const isSound = and(
+  isWhole(designs.revision, MOST_REVISION),
+  isWhole(designs.changed, LATEST),
+  or(isNull(designs.binned), isWhole(designs.binned, LATEST)),
+  isWhole(designs.folds, Number.MAX_SAFE_INTEGER),
+  isWhole(designs.copies, Number.MAX_SAFE_INTEGER),
+);
+/** What is still being brought from a file is nowhere to be seen. */
+const isHere = and(isNull(designs.arriving), isSound);
 
 /** A text that stands for itself in a pattern, whose marks are letters then. */
 const lettersOnly = (text: string) => text.replace(/[!%_]/g, "!$&");

@@ -1,6 +1,12 @@
 import { SHELF_KINDS } from "@twin-petal/core";
 import { integer, primaryKey, real, sqliteTable, text, blob } from "drizzle-orm/sqlite-core";
 
+/** No design is saved more often than this. */
+export const MOST_REVISION = 999_999_999;
+
+/** The latest moment there is a date for, milliseconds since 1970 (ECMAScript, time values). */
+export const LATEST = 8.64e15;
+
 /** The designs as they stand. What the wall shows is kept beside the content, so that listing reads none of it. */
 export const designs = sqliteTable("designs", {
   id: text("id").primaryKey(),
@@ -10,6 +16,8 @@ export const designs = sqliteTable("designs", {
   changed: integer("changed").notNull(),
   /** When it went to the bin; null while it is on the wall. */
   binned: integer("binned"),
+  /** The server that is still bringing it from a file; null once it is here whole. Nothing shows it before. */
+  arriving: text("arriving"),
   /** Millimetres. */
   width: real("width").notNull(),
   height: real("height").notNull(),
@@ -64,6 +72,13 @@ export const shelf = sqliteTable("shelf", {
   content: text("content").notNull(),
 });
 
+/** The servers that work on this database. */
+export const servers = sqliteTable("servers", {
+  id: text("id").primaryKey(),
+  /** When it last said that it is there, milliseconds since 1970 by the database's clock. */
+  seen: integer("seen").notNull(),
+});
+
 /** What simulated devices were given to do. The file is kept, so that it can be run again. */
 export const jobs = sqliteTable("jobs", {
   id: text("id").primaryKey(),
@@ -71,7 +86,12 @@ export const jobs = sqliteTable("jobs", {
   device: text("device").notNull(),
   /** What the file is called. */
   name: text("name").notNull(),
-  state: text("state", { enum: ["running", "paused", "done", "stopped", "interrupted", "failed"] }).notNull(),
+  /** One that is being opened is none yet: its device still reads the file. */
+  state: text("state", {
+    enum: ["opening", "running", "paused", "done", "stopped", "interrupted", "failed"],
+  }).notNull(),
+  /** The server its device runs at. */
+  server: text("server"),
   /** Milliseconds since 1970. */
   created: integer("created").notNull(),
   steps: integer("steps").notNull(),

@@ -2,6 +2,7 @@ import { readdir, readFile } from "node:fs/promises";
 import { join } from "node:path";
 import type { Pools } from "../pools";
 import type { DesignStore } from "./designStore";
+import { isTaken } from "./trouble";
 
 const ENDING = ".petal.json";
 
@@ -17,8 +18,14 @@ export async function seed(store: DesignStore, pools: Pools, folder: string): Pr
   for (const [index, file] of files.entries()) {
     const id = ids[index] ?? "";
     if (there.includes(id)) continue;
-    await store.create(id, await pools.read(await readFile(join(folder, file), "utf8")));
+    const design = await pools.read(await readFile(join(folder, file), "utf8"));
+    await store.create(id, design).catch(unlessTaken);
     const picture = await readFile(join(folder, "pictures", `${id}.png`)).catch(() => null);
     if (picture) await store.keepPicture(id, 1, picture);
   }
+}
+
+/** Another server may be seeding the same database. */
+function unlessTaken(error: unknown): void {
+  if (!isTaken(error)) throw error;
 }

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, isNotNull, isNull, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, isNotNull, isNull, sql, type SQL } from "drizzle-orm";
 import { MOST_PIECES, type ShelfKind } from "@twin-petal/core";
 import type { Database } from "./database";
 import { isExpected, type Expected } from "./expected";
@@ -33,9 +33,11 @@ export class ShelfStore {
     return this.db.select(LISTED).from(shelf).where(isNull(shelf.removed)).orderBy(desc(shelf.changed), asc(shelf.id));
   }
 
-  /** All pieces with what they hold, in the order of the list. */
-  whole() {
-    return this.db.select().from(shelf).where(isNull(shelf.removed)).orderBy(desc(shelf.changed), asc(shelf.id));
+  /** Whether a piece is on the shelf that holds this. */
+  async has(kind: ShelfKind, content: string): Promise<boolean> {
+    return (
+      (await this.db.$count(shelf, and(isNull(shelf.removed), eq(shelf.kind, kind), eq(shelf.content, content)))) > 0
+    );
   }
 
   /** A piece that is on the shelf. */
@@ -47,9 +49,13 @@ export class ShelfStore {
   /** Puts a piece on the shelf; false where it is full. */
   add(id: string, kind: ShelfKind, piece: PieceContent): Promise<boolean> {
     return this.queue.run(async () => {
-      if (await this.isFull()) return false;
-      await this.db.insert(shelf).values({ id, kind, revision: 1, changed: Date.now(), ...piece });
-      return true;
+      const { name, content } = piece;
+      const changed = Date.now();
+      const row = sql`select ${id}, ${kind}, ${name}, 1, ${changed}, null, ${content} where ${hasRoom}`;
+      const { rowsAffected } = await this.db.run(
+        sql`insert into ${shelf} (id, kind, name, revision, changed, removed, content) ${row}`,
+      );
+      return rowsAffected > 0;
     });
   }
 
@@ -60,11 +66,11 @@ export class ShelfStore {
       if (!current) return { kind: "missing" };
       if (!isExpected(expected, current.revision)) return { kind: "stale", revision: current.revision };
       const revision = current.revision + 1;
-      await this.db
+      const { rowsAffected } = await this.db
         .update(shelf)
         .set({ ...piece, revision, changed: Date.now() })
-        .where(eq(shelf.id, id));
-      return { kind: "saved", revision };
+        .where(and(eq(shelf.id, id), eq(shelf.revision, current.revision)));
+      return rowsAffected > 0 ? { kind: "saved", revision } : { kind: "stale", revision };
     });
   }
 
@@ -75,21 +81,15 @@ export class ShelfStore {
 
   /** Brings a piece back that was taken off; false where there is none, or the shelf is full. */
   restore(id: string): Promise<boolean> {
-    return this.queue.run(async () => {
-      if (await this.isFull()) return false;
-      return this.setRemoved(and(eq(shelf.id, id), isNotNull(shelf.removed)), null);
-    });
+    return this.queue.run(() => this.setRemoved(and(eq(shelf.id, id), isNotNull(shelf.removed), hasRoom), null));
   }
 
   private async setRemoved(which: SQL | undefined, removed: number | null): Promise<boolean> {
     const { rowsAffected } = await this.db.update(shelf).set({ removed }).where(which);
     return rowsAffected > 0;
   }
-
-  private async isFull(): Promise<boolean> {
-    const [row] = await this.db.select({ pieces: count() }).from(shelf).where(isNull(shelf.removed));
-    return (row?.pieces ?? 0) >= MOST_PIECES;
-  }
 }
 
 const isThere = (id: string) => and(eq(shelf.id, id), isNull(shelf.removed));
+/** Asked in the statement that writes: others may put something there meanwhile. */
+const hasRoom = sql`(select count(*) from ${shelf} as own where own.removed is null) < ${MOST_PIECES}`;

@@ -1,11 +1,16 @@
-import { desc, eq, inArray } from "drizzle-orm";
+import { and, desc, eq, ne, notInArray, sql } from "drizzle-orm";
 import type { Database } from "../db/database";
 import { jobs } from "../db/schema";
 import { WriteQueue } from "../db/writeQueue";
 
 /** A job as it is kept, without its file. */
-export type JobRow = Omit<typeof jobs.$inferSelect, "file" | "trace">;
+export type JobRow = Omit<typeof jobs.$inferSelect, "file" | "trace" | "server">;
 type NewJob = typeof jobs.$inferInsert;
+/** What is known of a job before its file is read. */
+export type Opening = Pick<JobRow, "id" | "device" | "name" | "created" | "settings" | "pace">;
+
+/** Devices that run at once: each has a process of its own. */
+export const MOST_RUNNING = 4;
 
 /** Jobs that are kept; older ones that have ended make room for new ones. */
 const KEPT = 100;
@@ -28,20 +33,14 @@ const LISTED = {
 export class JobStore {
   private readonly queue = new WriteQueue();
 
-  constructor(private readonly db: Database) {}
-
-  /** What ran when the server ended runs no more. */
-  async interruptAll(): Promise<void> {
-    await this.queue.run(() =>
-      this.db
-        .update(jobs)
-        .set({ state: "interrupted", trouble: "The server was ended while it ran; run it again." })
-        .where(inArray(jobs.state, ["running", "paused"])),
-    );
-  }
+  constructor(
+    private readonly db: Database,
+    /** The server whose devices these are. */
+    private readonly server: string,
+  ) {}
 
   list(): Promise<JobRow[]> {
-    return this.db.select(LISTED).from(jobs).orderBy(desc(jobs.created)).limit(KEPT);
+    return this.db.select(LISTED).from(jobs).where(ne(jobs.state, "opening")).orderBy(desc(jobs.created)).limit(KEPT);
   }
 
   async find(id: string): Promise<JobRow | undefined> {
@@ -59,14 +58,35 @@ export class JobStore {
     return row?.trace ?? null;
   }
 
-  add(job: NewJob): Promise<void> {
+  /** Writes down that a device opens a file at this server; false where as many are at work already as may be. */
+  open({ id, device, name, created, settings, pace }: Opening): Promise<boolean> {
+    const atWork = sql`(select count(*) from ${jobs} as own where own.server = ${this.server} and own.state in ('opening', 'running', 'paused'))`;
+    const row = sql`select ${id}, ${device}, ${name}, 'opening', ${created}, 0, 0, ${pace}, ${settings}, zeroblob(0), ${this.server}`;
     return this.queue.run(async () => {
-      await this.db.insert(jobs).values(job);
-      const old = (await this.db.select({ id: jobs.id, state: jobs.state }).from(jobs).orderBy(desc(jobs.created)))
-        .slice(KEPT)
-        .filter(({ state }) => state !== "running" && state !== "paused")
-        .map(({ id }) => id);
-      if (old.length > 0) await this.db.delete(jobs).where(inArray(jobs.id, old));
+      // Counted in the statement that writes: many may be begun at once.
+      const { rowsAffected } = await this.db.run(
+        sql`insert into ${jobs} (id, device, name, state, created, steps, done, pace, settings, file, server) ${row} where ${atWork} < ${MOST_RUNNING}`,
+      );
+      return rowsAffected > 0;
+    });
+  }
+
+  /** A device that was opening a file begins, and older jobs make room. */
+  begin(id: string, steps: number, file: Buffer): Promise<void> {
+    const newest = this.db.select({ id: jobs.id }).from(jobs).orderBy(desc(jobs.created)).limit(KEPT);
+    const isOver = notInArray(jobs.state, ["opening", "running", "paused"]);
+    return this.queue.run(async () => {
+      await this.db.batch([
+        this.db.update(jobs).set({ state: "running", steps, file }).where(eq(jobs.id, id)),
+        this.db.delete(jobs).where(and(notInArray(jobs.id, newest), isOver)),
+      ]);
+    });
+  }
+
+  /** A file that a device could not open leaves nothing. */
+  forget(id: string): Promise<void> {
+    return this.queue.run(async () => {
+      await this.db.delete(jobs).where(eq(jobs.id, id));
     });
   }
 

@@ -5,16 +5,16 @@ import type { Device } from "@twin-petal/core";
 import { HttpProblem } from "../problem";
 import type { DeviceNews, DeviceOrder, DeviceWork } from "../work/deviceProcess";
 import { forked, killed, watchSize } from "../work/forked";
-import type { JobRow, JobStore } from "./jobStore";
+import { MOST_RUNNING, type JobRow, type JobStore } from "./jobStore";
 
-/** Devices that run at once: each has a process of its own. */
-const MOST_RUNNING = 4;
 /** A device reads a file in no more than this, milliseconds. */
 const LONGEST_OPENING = 120_000;
 /** Megabytes a device's process may grow to. */
 const MOST_MEGABYTES = 1_024;
 /** How far a job has come is written down no more often than this, milliseconds. */
 const WRITE_EVERY = 500;
+/** How a job ended is tried again to be written down after so long, milliseconds. */
+const WRITE_AGAIN = 2_000;
 
 /** What is asked of a device. */
 export interface JobAsked {
@@ -45,7 +45,11 @@ interface Running {
 export class Jobs {
   private readonly running = new Map<string, Running>();
 
-  constructor(private readonly store: JobStore) {}
+  constructor(
+    private readonly store: JobStore,
+    /** Is told of what could not be written down; it is tried again. */
+    private readonly onTrouble: (error: unknown) => void,
+  ) {}
 
   /** What the devices are doing and have done, the newest first. */
   async list(): Promise<JobRow[]> {
@@ -60,32 +64,34 @@ export class Jobs {
   }
 
   /** Gives a file to a device, which begins when it has read it and found it right. Throws its refusal. */
-  async start(asked: JobAsked): Promise<JobRow> {
-    if (this.running.size >= MOST_RUNNING) {
-      throw new HttpProblem(503, `${MOST_RUNNING} devices are at work already; stop one, or wait until one is done.`);
-    }
-    const { device, name, file, settings, pace } = asked;
-    const id = randomUUID();
-    const work: DeviceWork = { device: device.kind, file: Uint8Array.from(file), settings, pace };
-    const child = forked("deviceProcess", [], MOST_MEGABYTES);
-    const steps = await opened(child, work);
-    const row: JobRow = {
-      id,
+  async start({ device, name, file, settings, pace }: JobAsked): Promise<JobRow> {
+    const opening = {
+      id: randomUUID(),
       device: device.kind,
       name,
-      state: "running",
       created: Date.now(),
-      steps,
-      done: 0,
-      pace,
       settings: JSON.stringify(settings),
-      report: null,
-      trouble: null,
+      pace,
     };
-    await this.store.add({ ...row, file });
+    if (!(await this.store.open(opening))) {
+      throw new HttpProblem(503, `${MOST_RUNNING} devices are at work already; stop one, or wait until one is done.`);
+    }
+    const child = forked("deviceProcess", [], MOST_MEGABYTES);
+    try {
+      const steps = await opened(child, { device: device.kind, file: Uint8Array.from(file), settings, pace });
+      await this.store.begin(opening.id, steps, file);
+      return this.run(child, { ...opening, state: "running", steps, done: 0, report: null, trouble: null });
+    } catch (error) {
+      child.kill("SIGKILL");
+      await this.store.forget(opening.id).catch(this.onTrouble);
+      throw error;
+    }
+  }
+
+  private run(child: ChildProcess, row: JobRow): JobRow {
     const job: Running = { process: child, row, trace: [], news: new EventEmitter(), written: 0, isOver: false };
     job.news.setMaxListeners(0);
-    this.running.set(id, job);
+    this.running.set(row.id, job);
     const unwatch = watchSize(child, MOST_MEGABYTES, () => child.kill("SIGKILL"));
     child.on("message", (news: DeviceNews) => this.hear(job, news));
     const ended = () => {
@@ -113,7 +119,7 @@ export class Jobs {
   /** Pauses, resumes or stops a job. Throws where it does not run. */
   async order(id: string, order: DeviceOrder): Promise<JobRow> {
     const job = this.running.get(id);
-    if (!job) {
+    if (!job || job.isOver) {
       const { state } = await this.find(id);
       throw new HttpProblem(409, `The job is ${state}; only one that runs can be told to ${order}.`);
     }
@@ -122,7 +128,7 @@ export class Jobs {
       await new Promise<void>((done) => job.news.on("news", ({ event }) => event === "end" && done()));
     } else {
       job.row = { ...job.row, state: order === "pause" ? "paused" : "running" };
-      await this.store.change(id, { state: job.row.state });
+      await this.store.change(id, { state: job.row.state }).catch(this.onTrouble);
       job.news.emit("news", { event: "state", data: job.row });
     }
     return this.find(id);
@@ -141,7 +147,7 @@ export class Jobs {
   /** Calls back with everything a job does from now on; answers how to end that, or null where it does not run. */
   listen(id: string, hear: (news: JobNews) => void): (() => void) | null {
     const job = this.running.get(id);
-    if (!job) return null;
+    if (!job || job.isOver) return null;
     job.news.on("news", hear);
     return () => job.news.off("news", hear);
   }
@@ -166,7 +172,7 @@ export class Jobs {
     job.news.emit("news", { event: "step", data: news });
     if (Date.now() - job.written < WRITE_EVERY) return;
     job.written = Date.now();
-    void this.store.change(job.row.id, { done: job.row.done });
+    this.store.change(job.row.id, { done: job.row.done }).catch(this.onTrouble);
   }
 
   private end(job: Running, change: Pick<JobRow, "state"> & Partial<JobRow>): void {
@@ -174,12 +180,27 @@ export class Jobs {
     if (this.running.get(id) !== job || job.isOver) return;
     job.isOver = true;
     job.row = { ...job.row, ...change };
-    const { state, report, trouble, done } = job.row;
-    const kept = this.store.change(id, { state, report, trouble, done, trace: JSON.stringify(job.trace) });
-    void kept.finally(() => {
-      this.running.delete(id);
-      job.news.emit("news", { event: "end", data: job.row });
-    });
+    this.writeDown(job)
+      .catch((error: unknown) => {
+        this.onTrouble(error);
+        this.writeLater(job);
+      })
+      .finally(() => job.news.emit("news", { event: "end", data: job.row }))
+      .catch(this.onTrouble);
+  }
+
+  /** Writes down how a job ended; until that is done it is answered from memory. */
+  private async writeDown({ row, trace }: Running): Promise<void> {
+    const { id, state, report, trouble, done } = row;
+    await this.store.change(id, { state, report, trouble, done, trace: JSON.stringify(trace) });
+    this.running.delete(id);
+  }
+
+  /** There may be no room just now. */
+  private writeLater(job: Running): void {
+    setTimeout(() => {
+      if (this.running.get(job.row.id) === job) this.writeDown(job).catch(() => this.writeLater(job));
+    }, WRITE_AGAIN).unref();
   }
 }
 

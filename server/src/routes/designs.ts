@@ -9,6 +9,7 @@ import { DESIGN_TYPE, designIn, takeBody } from "./designBody";
 import { etagOf, expectedRevision } from "./etag";
 import { existing, missing, revisionOf, stale } from "./found";
 import { newId } from "./newId";
+import { ownFields } from "./ownFields";
 import { takeRoutes } from "./takes";
 
 const listQuery = object({
@@ -34,6 +35,7 @@ export function designRoutes(store: DesignStore, pools: Pools, pictures: Picture
         size: { width, height, unit },
         thumbnail: `/api/designs/${row.id}/picture.png?revision=${row.revision}`,
       })),
+      unreadable: await store.unreadable(),
       next: more && last ? cursorOf(last.sortValue, last.id) : null,
     });
   });
@@ -110,7 +112,10 @@ function sendPicture(response: Response, png: Buffer): void {
 
 function readQuery(request: Request): ListQuery {
   try {
-    const { search, sort, after, bin } = listQuery.validateSync(request.query, { abortEarly: false });
+    const { search, sort, after, bin } = listQuery.validateSync(
+      ownFields(request.query, Object.keys(listQuery.fields)),
+      { abortEarly: false },
+    );
     return { search, order: sort, after: after === undefined ? null : readCursor(after, sort), binned: bin === "true" };
   } catch (error) {
     if (error instanceof ValidationError) throw new HttpProblem(400, error.errors.join("; "));

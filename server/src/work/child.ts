@@ -16,7 +16,9 @@ function isWork(given: unknown): given is Work {
 }
 
 process.on("message", ({ task }: { task: unknown }) => {
-  void answer(task).then((answered) => process.send?.(answered));
+  answer(task)
+    .then((answered) => process.send?.(answered))
+    .catch(() => process.exit(1));
 });
 // Whoever had it started has gone.
 process.on("disconnect", () => process.exit());

@@ -38,9 +38,10 @@ const tell = (news: DeviceNews) => new Promise<void>((sent) => process.send?.(ne
 let order: DeviceOrder = "pause";
 process.on("message", (given: DeviceWork | DeviceOrder) => {
   if (typeof given === "object")
-    void work(given)
+    work(given)
       .catch(breakOff)
-      .finally(() => process.disconnect());
+      .finally(() => process.disconnect())
+      .catch(() => process.exit(1));
   // What is stopped stays so.
   else if (order !== "stop") order = given;
 });

@@ -5,18 +5,28 @@ import { inRepository } from "../settings";
 /** How often the size of a process at work is looked at, milliseconds. */
 const LOOK_EVERY = 250;
 
-/** Starts a bundle of the server as a process of its own, whose heap may grow to so many megabytes. Bytes are sent as bytes. */
-export function forked(bundle: string, given: readonly string[], megabytes: number): ChildProcess {
+/**
+ * Starts a bundle of the server as a process of its own, whose heap may grow to so many megabytes. Bytes are sent as bytes; what it
+ * writes is heard where it is piped.
+ */
+export function forked(
+  bundle: string,
+  given: readonly string[],
+  megabytes: number,
+  output: "ignore" | "pipe" = "ignore",
+): ChildProcess {
   return fork(inRepository(`server/dist/work/${bundle}.js`), given, {
     serialization: "advanced",
     execArgv: [`--max-old-space-size=${megabytes}`],
-    stdio: ["ignore", "ignore", "ignore", "ipc"],
+    stdio: ["ignore", output, "ignore", "ipc"],
   });
 }
 
 /** Calls back once a process takes more memory than it may, its engines' included. Gives what ends the watching. */
 export function watchSize(child: ChildProcess, megabytes: number, onTooLarge: () => void): () => void {
-  const look = setInterval(() => void isLarger(child, megabytes).then((larger) => larger && onTooLarge()), LOOK_EVERY);
+  const look = setInterval(() => {
+    isLarger(child, megabytes).then((larger) => larger && onTooLarge(), onTooLarge);
+  }, LOOK_EVERY);
   return () => clearInterval(look);
 }
 

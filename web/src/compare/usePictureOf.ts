@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useState } from "react";
 import { writeDesign, type Design } from "@twin-petal/core";
 import { useRested } from "@/ui/useRested";
@@ -15,14 +16,16 @@ export function usePictureOf(design: Design | null): string | null {
     const { work: maker, end } = startMaker();
     let made: string | null = null;
     let wanted = true;
-    void maker
-      .make(writeDesign(rested), "svg", { dpi: 96 })
-      .then((answer) => {
-        if (!wanted || "refusal" in answer) return;
-        made = URL.createObjectURL(answer.file);
-        setDrawn({ design: rested, address: made });
-      })
-      .finally(end);
+    unwaited(
+      maker
+        .make(writeDesign(rested), "svg", { dpi: 96 })
+        .then((answer) => {
+          if (!wanted || "refusal" in answer) return;
+          made = URL.createObjectURL(answer.file);
+          setDrawn({ design: rested, address: made });
+        })
+        .finally(end),
+    );
     return () => {
       wanted = false;
       end();

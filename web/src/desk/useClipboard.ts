@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect } from "react";
 import { toast } from "sonner";
 import { bundleOf, openDesign, writeDesign } from "@twin-petal/core";
@@ -26,7 +27,7 @@ export function useClipboard(): void {
     const paste = (event: ClipboardEvent) => {
       if (!isOurs(event)) return;
       event.preventDefault();
-      void pasteFrom(store, event.clipboardData, pieceAt(event.target));
+      unwaited(pasteFrom(store, event.clipboardData, pieceAt(event.target)));
     };
     document.addEventListener("copy", copy);
     document.addEventListener("cut", cut);

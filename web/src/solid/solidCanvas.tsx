@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { SpaceBox, SpacePoint } from "@twin-petal/core";
 import { messageOf } from "@/api/http";
@@ -37,7 +38,7 @@ export function SolidCanvas({ solids, bed, wish, cutOpen, marked, laid = null, o
     const own = new SolidPicture(host.current);
     own.attached.catch((error: unknown) => error instanceof WorkerEnded || setTrouble(messageOf(error)));
     setPicture(own);
-    void own.ended.then(() => setStarts((known) => Math.min(known + 1, MOST_STARTS)));
+    unwaited(own.ended.then(() => setStarts((known) => Math.min(known + 1, MOST_STARTS))));
     return () => own.end();
   }, [starts]);
   useEffect(() => picture?.listen({ onClick, onDrawn: onDrawn ?? null }), [picture, onClick, onDrawn]);

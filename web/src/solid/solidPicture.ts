@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { proxy, transfer, type Remote } from "comlink";
 import { PerspectiveCamera, Vector3 } from "three";
 import { OrbitControls } from "three/addons/controls/OrbitControls.js";
@@ -63,7 +64,7 @@ export class SolidPicture {
     this.sizes = new ResizeObserver(() => {
       this.size = sizeOf(host);
       this.shape();
-      void this.painter.resize(this.size);
+      unwaited(this.painter.resize(this.size));
     });
     this.sizes.observe(host);
   }
@@ -156,7 +157,7 @@ export class SolidPicture {
     if (!still) return;
     const { left, top, width, height } = this.canvas.getBoundingClientRect();
     const [x, y] = [((clientX - left) / width) * 2 - 1, 1 - ((clientY - top) / height) * 2];
-    void this.painter.pick(x, y).then((met) => this.listener.onClick(met));
+    unwaited(this.painter.pick(x, y).then((met) => this.listener.onClick(met)));
   };
 }
 

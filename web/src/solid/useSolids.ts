@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { proxy, type Remote } from "comlink";
 import type { Design, Mesh } from "@twin-petal/core";
@@ -89,10 +90,10 @@ class Workers {
     this.wanted = { design, tolerance: coarse };
     window.clearTimeout(this.timer);
     this.uniting += 1;
-    void this.uniter.work.stop();
+    unwaited(this.uniter.work.stop());
     this.change({ share: null, isStopped: false });
     this.timer = window.setTimeout(() => void this.unite(design, fine), REST);
-    if (!this.busy) void this.layOut(this.layouter.work);
+    if (!this.busy) unwaited(this.layOut(this.layouter.work));
   }
 
   /** Ends the worker that unites in the middle of its work, and starts another. */

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 /** Where a window's name is kept while it is reloaded. */
 const NAME = "twin-petal:window";
 
@@ -29,11 +30,13 @@ const fresh = () => `${Date.now().toString(36)}-${Math.random().toString(36).sli
 function hold(name: string): Promise<boolean> {
   if (!locks) return Promise.resolve(true);
   return new Promise((answer) => {
-    void locks.request(lockOf(name), { ifAvailable: true }, (lock) => {
-      answer(lock !== null);
-      // It is never let go of: the browser does that when the window goes.
-      return lock === null ? undefined : new Promise<void>(() => undefined);
-    });
+    unwaited(
+      locks.request(lockOf(name), { ifAvailable: true }, (lock) => {
+        answer(lock !== null);
+        // It is never let go of: the browser does that when the window goes.
+        return lock === null ? undefined : new Promise<void>(() => undefined);
+      }),
+    );
   });
 }
 

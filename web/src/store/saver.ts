@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { toFile, type Design } from "@twin-petal/core";
 import { ApiError, messageOf } from "@/api/http";
 import type { DeskStore, SaveState } from "./deskStore";
@@ -60,13 +61,13 @@ export class Saver {
 
   /** Saves without waiting for the change to rest. */
   saveNow(): void {
-    void this.save(false);
+    unwaited(this.save(false));
   }
 
   /** Keeps and saves what there is, as the page may be about to go. */
   leave(): void {
-    void this.keepNow();
-    void this.save(true);
+    unwaited(this.keepNow());
+    unwaited(this.save(true));
   }
 
   /** Leaves the desk for good. */

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useCallback, useMemo } from "react";
 import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
 import { toast } from "sonner";
@@ -29,7 +30,7 @@ export function useWallActions() {
   const bin = useMutation({
     mutationFn: ({ id }: { id: string; name: string }) => binDesign(id),
     onSuccess: (_, { id, name }) => {
-      void refresh();
+      unwaited(refresh());
       toast(`“${name}” is in the bin`, { action: { label: "Bring it back", onClick: () => restore.mutate(id) } });
     },
     onError: showTrouble,

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useCallback, useDeferredValue, useEffect, useRef, useState, type DragEvent } from "react";
 import { Archive, FilePlus2, Library, Trash2, Upload } from "lucide-react";
 import { toast } from "sonner";
@@ -30,7 +31,7 @@ export function WallScreen() {
 
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = list;
   const fetchMore = useCallback(() => {
-    if (hasNextPage && !isFetchingNextPage) void fetchNextPage();
+    if (hasNextPage && !isFetchingNextPage) unwaited(fetchNextPage());
   }, [hasNextPage, isFetchingNextPage, fetchNextPage]);
 
   const { refresh } = actions;
@@ -49,12 +50,12 @@ export function WallScreen() {
     if (opened > 0) toast.success(opened === 1 ? "One design was added" : `${opened} designs were added`);
     setRefused(outcomes.filter(({ reasons }) => reasons.length > 0));
     setBin(false);
-    void actions.refresh();
+    unwaited(actions.refresh());
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setDropping(false);
-    void take([...event.dataTransfer.files]);
+    unwaited(take([...event.dataTransfer.files]));
   };
 
   return (
@@ -106,7 +107,7 @@ export function WallScreen() {
             hidden
             aria-label="Files to open"
             onChange={(event) => {
-              void take([...(event.target.files ?? [])]);
+              unwaited(take([...(event.target.files ?? [])]));
               event.target.value = "";
             }}
           />

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { wrap, type Remote } from "comlink";
 import type { SignOfLife } from "./serve";
 
@@ -38,7 +39,7 @@ export function steady<T>(start: () => Worker): Started<T> {
   let current: Noticed<T> | null = null;
   const follow = (next: Noticed<T>) => {
     current = next;
-    void next.ended.then(() => (current = null));
+    unwaited(next.ended.then(() => (current = null)));
     return next;
   };
   follow(first);
@@ -72,18 +73,22 @@ function rejecting<R extends object>(remote: R, ended: Promise<void>): R {
   // Those that wait are listed: a race against the end would keep every answer there ever was.
   const waiting = new Set<(error: WorkerEnded) => void>();
   let isOver = false;
-  void ended.then(() => {
-    isOver = true;
-    for (const reject of waiting) reject(new WorkerEnded());
-    waiting.clear();
-  });
+  unwaited(
+    ended.then(() => {
+      isOver = true;
+      for (const reject of waiting) reject(new WorkerEnded());
+      waiting.clear();
+    }),
+  );
   const answered = (answer: unknown) =>
     new Promise((resolve, reject) => {
       if (isOver) return reject(new WorkerEnded());
       waiting.add(reject);
-      void Promise.resolve(answer)
-        .then(resolve, reject)
-        .then(() => waiting.delete(reject));
+      unwaited(
+        Promise.resolve(answer)
+          .then(resolve, reject)
+          .then(() => waiting.delete(reject)),
+      );
     });
   return new Proxy(remote, {
     get: (target, name): unknown => {

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { proxy } from "comlink";
 import type { Design } from "@twin-petal/core";
@@ -64,7 +65,7 @@ export function useWork<W, S>(design: Design, start: () => Started<W>, compute: 
     let isBegun = false;
     const timer = window.setTimeout(() => {
       isBegun = true;
-      void begin().then(() => (isBegun = false));
+      unwaited(begin().then(() => (isBegun = false)));
     }, REST);
     return () => {
       isOver = true;

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { extent } from "d3-array";
 import { scaleLinear } from "d3-scale";
@@ -62,7 +63,7 @@ function useGaps(part: string | null): GapReport | null {
   useEffect(() => {
     if (part === null) return;
     let wanted = true;
-    void assistant.gaps(design, part).then((gaps) => wanted && gaps && setReport({ part, gaps }));
+    unwaited(assistant.gaps(design, part).then((gaps) => wanted && gaps && setReport({ part, gaps })));
     return () => {
       wanted = false;
     };

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useState } from "react";
 import { usePicture } from "../stage/pictureContext";
 import { toast } from "sonner";
@@ -23,7 +24,7 @@ export function CopiesPanel({ part }: { part: string }) {
     if (!isCurrent) return;
     let wanted = true;
     const timer = window.setTimeout(() => {
-      void assistant.countCoinciding(design, part).then((found) => wanted && setCoinciding(found));
+      unwaited(assistant.countCoinciding(design, part).then((found) => wanted && setCoinciding(found)));
     }, REST);
     return () => {
       wanted = false;

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useState } from "react";
 import { extent } from "d3-array";
 import { scaleLinear } from "d3-scale";
@@ -51,7 +52,7 @@ function useVariedValues(field: string): readonly number[] | null {
     if (rule === null) return;
     let wanted = true;
     const timer = window.setTimeout(() => {
-      void assistant.variedValues(design, part, rule, field, POINTS).then((found) => wanted && setValues(found));
+      unwaited(assistant.variedValues(design, part, rule, field, POINTS).then((found) => wanted && setValues(found)));
     }, REST);
     return () => {
       wanted = false;

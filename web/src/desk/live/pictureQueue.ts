@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import type { Design } from "@twin-petal/core";
 import type { SheetPicture } from "@/workers/frame";
 import type { Size } from "@/paint/view";
@@ -48,7 +49,7 @@ export class PictureQueue {
     private readonly currency: Freshness,
   ) {
     currency.watch((current) => {
-      if (!current && this.running) void assistant.standBack();
+      if (!current && this.running) unwaited(assistant.standBack());
     });
   }
 
@@ -58,7 +59,7 @@ export class PictureQueue {
       const job = { wish, signal, done };
       if (first) this.waiting.unshift(job);
       else this.waiting.push(job);
-      if (!this.running) void this.run();
+      if (!this.running) unwaited(this.run());
     });
   }
 

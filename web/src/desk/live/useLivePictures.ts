@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useState } from "react";
 import type { Design } from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
@@ -33,9 +34,11 @@ export function useLivePictures(
     const ending = new AbortController();
     const size = { width: pixelsOf(width), height: pixelsOf(height) };
     for (const { key, design } of wanted) {
-      void queue.ask({ design, around, about, size, isSolid, isThread }, ending.signal, first).then((picture) => {
-        if (picture && !ending.signal.aborted) setPictures((known) => withPicture(known, wanted, key, picture));
-      });
+      unwaited(
+        queue.ask({ design, around, about, size, isSolid, isThread }, ending.signal, first).then((picture) => {
+          if (picture && !ending.signal.aborted) setPictures((known) => withPicture(known, wanted, key, picture));
+        }),
+      );
     }
     return () => ending.abort();
   }, [queue, wanted, around, about, width, height, first, isSolid, isThread]);

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useState, type MouseEvent } from "react";
 import type { Matrix, Part, Point } from "@twin-petal/core";
 import { toSheet } from "@/paint/view";
@@ -17,7 +18,7 @@ export function FaceBrush({ part, sheetToScreen }: { part: Part; sheetToScreen: 
   useEffect(() => {
     if (!pointed) return;
     let wanted = true;
-    void painter.faceAt(part.id, pointed.at).then((face) => wanted && setFound(face));
+    unwaited(painter.faceAt(part.id, pointed.at).then((face) => wanted && setFound(face)));
     return () => {
       wanted = false;
     };
@@ -31,10 +32,12 @@ export function FaceBrush({ part, sheetToScreen }: { part: Part; sheetToScreen: 
   const point = (event: MouseEvent) => setPointed({ at: placeOf(event), alone: event.altKey });
   const paint = (event: MouseEvent) => {
     const alone = event.altKey;
-    void painter.faceAt(part.id, placeOf(event)).then((face) => {
-      if (!face) return;
-      edit(alone ? paintFace(part.id, face.name, brush) : paintFaces(part, face, brush));
-    });
+    unwaited(
+      painter.faceAt(part.id, placeOf(event)).then((face) => {
+        if (!face) return;
+        edit(alone ? paintFace(part.id, face.name, brush) : paintFaces(part, face, brush));
+      }),
+    );
   };
   const shared = {
     fill: "none",

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useState } from "react";
 import { multiply, type Matrix } from "@twin-petal/core";
 import { useDesk } from "@/store/deskStore";
@@ -16,7 +17,7 @@ export function PointedCopy({ part, sheetToScreen }: PointedCopyProps) {
   useEffect(() => {
     if (pointed === null) return;
     let wanted = true;
-    void painter.outlineOf(part, pointed).then((copy) => wanted && setFound(copy));
+    unwaited(painter.outlineOf(part, pointed).then((copy) => wanted && setFound(copy)));
     return () => {
       wanted = false;
     };

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useRef, useState } from "react";
 import { isEmpty, type Box, type Design, type Point } from "@twin-petal/core";
 import { toScreen } from "@/paint/view";
@@ -18,7 +19,7 @@ export function SeveralHandle({ ids }: { ids: readonly string[] }) {
   const key = ids.join(" ");
   useEffect(() => {
     let wanted = true;
-    void painter.boxes().then((boxes) => wanted && setBox(unionOf(boxes, key.split(" "))));
+    unwaited(painter.boxes().then((boxes) => wanted && setBox(unionOf(boxes, key.split(" ")))));
     return () => {
       wanted = false;
     };

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useRef, type DragEvent } from "react";
 import { transfer } from "comlink";
 import { useDesign, useDesk, useDeskStore } from "@/store/deskStore";
@@ -42,7 +43,7 @@ export function Stage() {
     // Below the picture of a painter that was ended, which stays until this one has something to show.
     holder.current?.prepend(canvas);
     const offscreen = canvas.transferControlToOffscreen();
-    void painter.attach(transfer(offscreen, [offscreen]));
+    unwaited(painter.attach(transfer(offscreen, [offscreen])));
     return currency.watch((isCurrent) => {
       if (isCurrent) uncover(canvas);
     });
@@ -51,16 +52,18 @@ export function Stage() {
   const take = useTaking();
   const drop = (event: DragEvent) => {
     event.preventDefault();
-    for (const file of event.dataTransfer.files) void importPicture(store, file, null);
+    for (const file of event.dataTransfer.files) unwaited(importPicture(store, file, null));
     const piece = droppedPiece(event);
     if (!piece || !view || !size) return;
     const at = toSheet(view, size, placeIn(frame.current, event));
     // A motif lands where it is let go; what changes a part goes to the one it is let go on.
     if (piece.kind === "motif") take(piece, { part: null, at });
     else
-      void painter
-        .copyAt(at, view.scale)
-        .then((found) => take(piece, { part: found?.part ?? store.getState().chosen, at }));
+      unwaited(
+        painter
+          .copyAt(at, view.scale)
+          .then((found) => take(piece, { part: found?.part ?? store.getState().chosen, at })),
+      );
   };
 
   const measured = useElementSize(frame);

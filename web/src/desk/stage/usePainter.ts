@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import type { Remote } from "comlink";
 import { useCallback, useEffect, useState } from "react";
 import type { Design } from "@twin-petal/core";
@@ -48,12 +49,14 @@ export function usePainter(currency: Freshness): PainterAtHand {
   const [failing, setFailing] = useState<Design | null>(null);
   const restart = useCallback(() => setPainter(startPainter()), []);
   useEffect(() => {
-    void ended.then(() => {
-      // What was painted last stays until another has something to show.
-      currency.set(false);
-      setFailing(endings.note());
-      restart();
-    });
+    unwaited(
+      ended.then(() => {
+        // What was painted last stays until another has something to show.
+        currency.set(false);
+        setFailing(endings.note());
+        restart();
+      }),
+    );
     return end;
   }, [ended, end, currency, endings, restart]);
   return { painter, endings, failing, restart };

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useRef, useState, type PointerEvent, type RefObject } from "react";
 import type { Point } from "@twin-petal/core";
 import { panned, placeIn, toSheet, zoomed } from "@/paint/view";
@@ -24,11 +25,13 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
     const { chosen, hand, setHand } = store.getState();
     if (hand.strip !== "gaps" || !chosen || !view || !size || asking.current) return;
     asking.current = true;
-    void painter.copyAt(toSheet(view, size, place(event)), view.scale, chosen).then((found) => {
-      asking.current = false;
-      const pointed = found?.copy ?? null;
-      if (pointed !== store.getState().hand.pointed) setHand({ pointed });
-    });
+    unwaited(
+      painter.copyAt(toSheet(view, size, place(event)), view.scale, chosen).then((found) => {
+        asking.current = false;
+        const pointed = found?.copy ?? null;
+        if (pointed !== store.getState().hand.pointed) setHand({ pointed });
+      }),
+    );
   };
 
   const onPointerDown = (event: PointerEvent) => {
@@ -63,13 +66,15 @@ export function useSheetHand(element: RefObject<HTMLElement | null>) {
     setLoop(null);
     if (!wasHeld || !view || !size) return;
     if (travelled.current >= CLICK_WITHIN) {
-      if (loop) void painter.partsInside(loop.map((point) => toSheet(view, size, point))).then(chooseTogether);
+      if (loop) unwaited(painter.partsInside(loop.map((point) => toSheet(view, size, point))).then(chooseTogether));
       return;
     }
     const isAdding = event.shiftKey;
-    void painter
-      .copyAt(toSheet(view, size, place(event)), view.scale)
-      .then((found) => found !== null && (isAdding ? chooseAlso : choose)(found.part));
+    unwaited(
+      painter
+        .copyAt(toSheet(view, size, place(event)), view.scale)
+        .then((found) => found !== null && (isAdding ? chooseAlso : choose)(found.part)),
+    );
   };
   const onPointerCancel = (event: PointerEvent) => {
     pointers.current.delete(event.pointerId);

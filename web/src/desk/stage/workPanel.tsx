@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { proxy } from "comlink";
 import { useEffect, useState } from "react";
 import { useDesk, useDeskStore } from "@/store/deskStore";
@@ -17,7 +18,7 @@ export function WorkPanel() {
   const [part, setPart] = useState("");
   const [long, setLong] = useState(false);
   useEffect(() => {
-    void painter.watchWork(proxy((name: string) => setPart(name)));
+    unwaited(painter.watchWork(proxy((name: string) => setPart(name))));
   }, [painter]);
   useEffect(() => {
     let timer = 0;

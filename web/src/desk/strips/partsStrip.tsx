@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useMemo, useState } from "react";
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
@@ -93,9 +94,11 @@ function usePartPictures(): ReadonlyMap<string, ImageBitmap> {
     if (!isCurrent) return;
     let wanted = true;
     const timer = window.setTimeout(() => {
-      void assistant.partPictures(design, SIDE).then((made) => {
-        if (wanted) setPictures(new Map(made.map(({ id, bitmap }) => [id, bitmap])));
-      });
+      unwaited(
+        assistant.partPictures(design, SIDE).then((made) => {
+          if (wanted) setPictures(new Map(made.map(({ id, bitmap }) => [id, bitmap])));
+        }),
+      );
     }, REST);
     return () => {
       wanted = false;

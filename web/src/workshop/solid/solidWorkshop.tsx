@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useCallback, useEffect, useState } from "react";
 import type { Checked, Design, SpacePoint } from "@twin-petal/core";
 import { useDesign } from "@/store/deskStore";
@@ -87,9 +88,11 @@ function useChecks(design: Design, { model, united }: Solids): readonly Checked[
   useEffect(() => {
     if (!model) return;
     let isOver = false;
-    void united()
-      ?.check(design)
-      .then((checks) => !isOver && setFound({ of: model, checks }));
+    unwaited(
+      united()
+        ?.check(design)
+        .then((checks) => !isOver && setFound({ of: model, checks })),
+    );
     return () => {
       isOver = true;
     };

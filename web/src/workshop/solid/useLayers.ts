@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useCallback, useEffect, useState } from "react";
 import { proxy } from "comlink";
 import type { Design } from "@twin-petal/core";
@@ -45,7 +46,7 @@ export function useLayers(design: Design, { model, united }: Solids): Layers {
       isLaid = true;
       if (!isOver && length !== null) setState((known) => ({ ...known, laid: { length } }));
     };
-    void begin();
+    unwaited(begin());
     return () => {
       isOver = true;
     };
@@ -58,9 +59,11 @@ export function useLayers(design: Design, { model, united }: Solids): Layers {
   useEffect(() => {
     if (shown === null) return;
     let isOver = false;
-    void united()
-      ?.layer(shown)
-      .then((next) => !isOver && setLayer(next));
+    unwaited(
+      united()
+        ?.layer(shown)
+        .then((next) => !isOver && setLayer(next)),
+    );
     return () => {
       isOver = true;
     };

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { findRoots, goalOf, type Search } from "@twin-petal/core";
 import { useEffect, useState } from "react";
 import type { NumberAtHand } from "@/store/atHand";
@@ -48,7 +49,7 @@ export function useSolve(atHand: NumberAtHand, kind: string, wanted: number): So
         if (search && search.roots.length > 0) return;
       }
     };
-    void look();
+    unwaited(look());
     return () => {
       isWanted = false;
     };

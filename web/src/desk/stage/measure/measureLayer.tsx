@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useRef, useState, type KeyboardEvent } from "react";
 import { ANCHOR, distance, type AnchorValue, type MeasuredCopy, type Point } from "@twin-petal/core";
 import { useEditing } from "@/store/deskStore";
@@ -43,10 +44,12 @@ export function MeasureLayer() {
     // One question at a time: a quick hand must not queue them.
     if (isAsking.current) return;
     isAsking.current = true;
-    void painter.measureAt(spot.point, surface.scale).then((found) => {
-      isAsking.current = false;
-      setPointedAt(found);
-    });
+    unwaited(
+      painter.measureAt(spot.point, surface.scale).then((found) => {
+        isAsking.current = false;
+        setPointedAt(found);
+      }),
+    );
   };
   const place = (spot: Snapped) => {
     if (from) {

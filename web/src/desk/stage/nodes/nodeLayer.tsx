@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useState, type KeyboardEvent, type MouseEvent, type PointerEvent } from "react";
 import {
   addNode,
@@ -156,7 +157,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
       if (grasped.kind === "loop") {
         const inside = moved ? nodesInside(paths, grasped.points.map(surface.motif)) : [];
         setHand({ nodes: new Set([...(event.shiftKey ? chosen : []), ...inside]) });
-        if (!moved) void changeCopy(event);
+        if (!moved) unwaited(changeCopy(event));
       } else if (grasped.kind === "node" && !moved && grasped.wasChosen) {
         // A click on one of several chosen leaves it alone; with Shift it lets go of it.
         choose(grasped.number, event.shiftKey);

@@ -1,3 +1,4 @@
+import { unwaited } from "@/api/unwaited";
 import { useEffect, useMemo, useState } from "react";
 import { IDENTITY, invert, MILLIMETRES_PER, type Point } from "@twin-petal/core";
 import { useDesign } from "@/store/deskStore";
@@ -54,7 +55,7 @@ function useOtherParts(except: string | null): SnapTargets {
     const [across, down] = [size.width / 2 / view.scale, size.height / 2 / view.scale];
     const within = { left: view.x - across, right: view.x + across, top: view.y - down, bottom: view.y + down };
     const timer = window.setTimeout(() => {
-      void painter.placesToSnap(except, within).then((places) => wanted && setFound(partTargets(places)));
+      unwaited(painter.placesToSnap(except, within).then((places) => wanted && setFound(partTargets(places))));
     }, REST);
     return () => {
       wanted = false;

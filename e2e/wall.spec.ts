@@ -78,7 +78,7 @@ test("everything is kept as one zip and comes back from it, takes and all", asyn
     page.getByRole("link", { name: "Keep everything" }).click(),
   ]);
   expect(zip.suggestedFilename()).toMatch(/^Twin Petal \d{4}-\d\d-\d\d\.zip$/);
-  // Changed since: what was kept comes beside it.
+  // Changed since: what was kept comes beside it where that is chosen.
   await page.request.put(address, {
     headers: { "If-Match": "*" },
     data: { format: "twin-petal/1", name: `${name}, changed` },
@@ -88,6 +88,10 @@ test("everything is kept as one zip and comes back from it, takes and all", asyn
     mimeType: "application/zip",
     buffer: readFileSync(await zip.path()),
   });
+  const asking = page.getByRole("dialog", { name: "Here, and in Everything.zip" });
+  await asking.getByRole("button", { name: `What becomes of ${name}, changed` }).click();
+  await page.getByRole("menuitem", { name: "both hang there" }).click();
+  await asking.getByRole("button", { name: "Bring what was chosen" }).click();
   await expect(page.getByText("One design was added")).toBeVisible();
   await page.getByRole("searchbox", { name: "Search designs" }).fill(name);
   await expect(page.getByRole("heading", { level: 2 })).toHaveText([`${name}, changed`, name]);

@@ -1,5 +1,5 @@
 import { expect, test } from "@jest/globals";
-import { whenWords } from "@/desk/takes/whenWords";
+import { whenWords } from "@/ui/whenWords";
 
 test("minutes within the hour, then the time, then the day", () => {
   const now = new Date(2026, 10, 27, 14, 30, 0).getTime();

@@ -12,7 +12,12 @@ const listed = object({
   thumbnail: string().required(),
 });
 
-const page = object({ designs: array(listed).required(), next: string().nullable().defined() });
+const page = object({
+  designs: array(listed).required(),
+  /** Ids of designs that cannot be shown. */
+  unreadable: array(string().required()).required(),
+  next: string().nullable().defined(),
+});
 const saved = object({ id: string().required(), revision: number().required() });
 
 /** A design as the wall shows it. */

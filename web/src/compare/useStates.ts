@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { readDesign, type Design } from "@twin-petal/core";
 import { fetchSave } from "@/api/takes";
 import { useSaves } from "@/desk/takes/useSaves";
-import { whenWords } from "@/desk/takes/whenWords";
+import { whenWords } from "@/ui/whenWords";
 import { useDesign } from "@/store/deskStore";
 
 /** The present state, whatever it becomes. */

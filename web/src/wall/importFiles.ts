@@ -1,6 +1,5 @@
 import { createDesign } from "@/api/designs";
 import { messageOf } from "@/api/http";
-import { bringBack } from "@/api/keep";
 
 /** What came of one file. */
 export interface ImportOutcome {
@@ -30,20 +29,3 @@ async function importFile(file: File): Promise<ImportOutcome> {
 
 /** Whether a file may be the zip of everything. */
 export const isZip = ({ name }: File): boolean => name.toLowerCase().endsWith(".zip");
-
-/** Brings back what a zip of everything holds: one outcome for it, and one for each file in it that was refused. */
-export async function importZip(file: File): Promise<ImportOutcome[]> {
-  try {
-    const { designs, refused } = await bringBack(file);
-    return [
-      { file: file.name, count: designs, reasons: [] },
-      ...refused.map(({ file: inner, errors }) => ({
-        file: `${inner}, in ${file.name}`,
-        count: 0,
-        reasons: errors.map(({ path, message }) => (path === "" ? message : `${path}: ${message}`)),
-      })),
-    ];
-  } catch (error) {
-    return [{ file: file.name, count: 0, reasons: [messageOf(error)] }];
-  }
-}

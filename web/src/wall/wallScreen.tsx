@@ -1,16 +1,17 @@
 import { unwaited } from "@/api/unwaited";
 import { useCallback, useDeferredValue, useEffect, useRef, useState, type DragEvent } from "react";
 import { Archive, FilePlus2, Library, Trash2, Upload } from "lucide-react";
-import { toast } from "sonner";
 import type { Order } from "@/api/designs";
 import { messageOf } from "@/api/http";
 import { sendLeftBehind } from "@/store/sendLeftBehind";
 import { Button, ButtonLink } from "@/ui/button";
 import { Mark } from "@/ui/mark";
+import { ProgressChip } from "@/ui/progressChip";
 import { SearchBox } from "@/ui/searchBox";
 import { Dialog } from "@/ui/dialog";
 import { DesignGrid } from "./designGrid";
-import { importFiles, importZip, isZip, type ImportOutcome } from "./importFiles";
+import { UndecidedDialog } from "./undecidedDialog";
+import { useImport } from "./useImport";
 import { useDesigns, useWallActions } from "./useWall";
 
 /** A window that was closed as the wall was opened may be held to be open for so long, milliseconds. */
@@ -21,13 +22,13 @@ export function WallScreen() {
   const [search, setSearch] = useState("");
   const [sort, setSort] = useState<Order>("changed");
   const [bin, setBin] = useState(false);
-  const [refused, setRefused] = useState<readonly ImportOutcome[]>([]);
   const [dropping, setDropping] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
   const wanted = useDeferredValue(search.trim());
   const list = useDesigns({ search: wanted, sort, bin });
   const actions = useWallActions();
   const designs = list.data?.pages.flatMap((page) => page.designs) ?? [];
+  const unreadable = list.data?.pages[0]?.unreadable ?? [];
 
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = list;
   const fetchMore = useCallback(() => {
@@ -42,16 +43,10 @@ export function WallScreen() {
     return () => window.clearTimeout(timer);
   }, [refresh]);
 
-  const take = async (files: readonly File[]) => {
-    if (files.length === 0) return;
-    const outcomes = await importFiles(files.filter((file) => !isZip(file)));
-    for (const zip of files.filter(isZip)) outcomes.push(...(await importZip(zip)));
-    const opened = outcomes.reduce((sum, { count }) => sum + count, 0);
-    if (opened > 0) toast.success(opened === 1 ? "One design was added" : `${opened} designs were added`);
-    setRefused(outcomes.filter(({ reasons }) => reasons.length > 0));
+  const { coming, refused, undecided, take, choose, forget } = useImport(() => {
     setBin(false);
     unwaited(actions.refresh());
-  };
+  });
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setDropping(false);
@@ -133,6 +128,13 @@ export function WallScreen() {
             </button>
           </p>
         )}
+        {unreadable.length > 0 && (
+          <p role="alert" className="mb-4 rounded-md border border-failed bg-surface p-3">
+            {unreadable.length === 1 ? "One design is" : `${unreadable.length} designs are`} not shown: something else
+            has written numbers into the database that no design has ({unreadable.slice(0, 5).join(", ")}). The others
+            are whole.
+          </p>
+        )}
         {bin && <p className="mb-4 text-quiet">In the bin. Bring back what you still need.</p>}
         <DesignGrid designs={designs} binned={bin} actions={actions} onEnd={fetchMore} />
         {list.isSuccess && designs.length === 0 && <Nothing search={wanted} bin={bin} />}
@@ -142,7 +144,28 @@ export function WallScreen() {
           Let go to open the files as designs
         </div>
       )}
-      <Dialog title="Not opened" open={refused.length > 0} onClose={() => setRefused([])}>
+      {coming && (
+        <div role="status" className="fixed right-4 bottom-4 z-30 shadow-floating">
+          <ProgressChip
+            label={`Bringing ${coming.file.name}`}
+            share={coming.of > 0 ? coming.done / coming.of : 0}
+            words={
+              coming.of > 0
+                ? `${coming.file.name}: design ${coming.done + 1} of ${coming.of}`
+                : `${coming.file.name} is being read`
+            }
+            onStop={coming.stop}
+          />
+        </div>
+      )}
+      {undecided && (
+        <UndecidedDialog
+          undecided={undecided}
+          onTakeOut={actions.restore}
+          onChosen={(choices) => unwaited(choose(choices))}
+        />
+      )}
+      <Dialog title="Not opened" open={refused.length > 0} onClose={forget}>
         {refused.map(({ file, reasons }) => (
           <section key={file} className="mt-2">
             <h3 className="font-bold">{file}</h3>

@@ -7,7 +7,7 @@ import { Panel } from "@/ui/panel";
 import { NameInput } from "@/ui/nameInput";
 import { WordButton } from "../fields/wordButton";
 import { useTakes } from "./useTakes";
-import { whenWords } from "./whenWords";
+import { whenWords } from "@/ui/whenWords";
 
 /** Earlier saves shown at once. */
 const SHOWN = 24;

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import { install, type Clock } from "@sinonjs/fake-timers";
-import { readDesign, type Design } from "@twin-petal/core";
+import { readDesign, toFile, type Design } from "@twin-petal/core";
 import { ApiError } from "@/api/http";
 import { createDeskStore, type SaveState } from "@/store/deskStore";
 import { beginHistory } from "@/store/history";
@@ -32,6 +32,7 @@ function desk(saveState: SaveState = { kind: "saved" }) {
       if (!disk.isFull) keeps.push({ name: history.design.name, saved });
       return Promise.resolve(!disk.isFull);
     },
+    fetch: () => Promise.resolve({ file: toFile(designOf("somebody else's")), revision: 7 }),
   });
   const rename = (name: string) => store.getState().edit({ label: name, apply: (draft) => void (draft.name = name) });
   const after = (milliseconds: number) => clock.tickAsync(milliseconds);
@@ -189,8 +190,9 @@ describe("a desk that saves itself", () => {
   test("leaving keeps and sends at once, and ends it", async () => {
     const { rename, after, sent, keeps, saver } = desk();
     rename("one");
-    saver.stop();
+    const stopped = saver.stop();
     await after(0);
+    await stopped;
     expect(sent).toEqual([{ name: "one", revision: 1, last: true }]);
     expect(keeps[0]).toEqual({ name: "one", saved: false });
     rename("two");

@@ -1,7 +1,7 @@
 /** An engine ended under its work, or has ended and is not loaded anew yet. */
 export class EngineEnded extends Error {
-  constructor() {
-    super("what combines shapes has ended under them; it is started anew");
+  constructor(message = "what combines shapes has ended under them; it is started anew") {
+    super(message);
   }
 }
 

@@ -1,4 +1,5 @@
 import { initWasm, Resvg } from "@resvg/resvg-wasm";
+import { EngineEnded, saysItEnded } from "./engineEnded";
 import { LoadOnce } from "./loadOnce";
 
 const engine = new LoadOnce<typeof Resvg>();
@@ -23,12 +24,21 @@ interface Rendered {
 /** Draws an SVG, `width` pixels across, and hands it to whoever reads it. Throws when the host has not loaded the rasteriser. */
 export function rasterise<T>(svg: string, width: number, read: (rendered: Rendered) => T): T {
   const Rasteriser = engine.get("pictures are made only after loadRasteriser");
-  const picture = new Rasteriser(svg, { fitTo: { mode: "width", value: width } });
-  const rendered = picture.render();
+  const [picture, rendered] = drawn(Rasteriser, svg, width);
   try {
     return read({ pixels: rendered.pixels, png: () => new Uint8Array(rendered.asPng()) });
   } finally {
     rendered.free();
     picture.free();
+  }
+}
+
+/** It cannot be loaded anew; what it trips over is lost, and it goes on. */
+function drawn(Rasteriser: typeof Resvg, svg: string, width: number) {
+  try {
+    const picture = new Rasteriser(svg, { fitTo: { mode: "width", value: width } });
+    return [picture, picture.render()] as const;
+  } catch (error) {
+    throw saysItEnded(error) ? new EngineEnded("what makes pictures cannot draw this") : error;
   }
 }

@@ -32,6 +32,28 @@ export const USUAL_OPTIONS: MakeOptions = {
   pixels: 720,
 };
 
+/** What options may be; what is out of these is refused before anything is computed. */
+const OPTION_LIMITS: Readonly<Record<keyof MakeOptions, { readonly min: number; readonly max: number }>> = {
+  dpi: { min: 0.1, max: 1_000_000 },
+  tolerance: { min: 0.001, max: 10 },
+  lineArt: { min: 0.01, max: 100 },
+  page: { min: 1, max: 10_000 },
+  duration: { min: 0.1, max: 600 },
+  pixels: { min: 1, max: 16_384 },
+};
+
+/** What an option must be, in words, where a number is out of its limits; null where it is right. */
+export function optionTrouble(name: keyof MakeOptions, value: number | null): string | null {
+  const { min, max } = OPTION_LIMITS[name];
+  if (value === null || (value >= min && value <= max)) return null;
+  return `“${name}” is ${value}; it must be a number from ${min} to ${max.toLocaleString("en")}`;
+}
+
+/** The names of what makers may be told. */
+export const OPTION_NAMES = Object.keys(OPTION_LIMITS).filter(
+  (name): name is keyof MakeOptions => name in USUAL_OPTIONS,
+);
+
 /** What a file is: outlines, pixels, the design or the scene as data, solids, what a cutter does, printed pages, or stitches. */
 type FormatKind = "drawing" | "picture" | "data" | "solid" | "cut" | "print" | "stitch";
 

@@ -13,6 +13,8 @@ import { flattenedScene } from "./flattenedScene";
 import { makeBodies } from "../solid/bodies";
 import { designForSolids, hasSolids, SolidLayouter } from "../solid/layout";
 import {
+  OPTION_NAMES,
+  optionTrouble,
   USUAL_OPTIONS,
   type Content,
   type CutFormat,
@@ -52,8 +54,11 @@ export async function makeFile(
   options: Partial<MakeOptions>,
   host: MakeHost,
 ): Promise<Made> {
+  const asked = { ...USUAL_OPTIONS, ...options };
+  const [trouble] = OPTION_NAMES.flatMap((name) => optionTrouble(name, asked[name]) ?? []);
+  if (trouble !== undefined) return { refusal: trouble };
   try {
-    return await makeAs(design, format, { ...USUAL_OPTIONS, ...options }, host);
+    return await makeAs(design, format, asked, host);
   } catch (error) {
     const refusal = tooLargeAFile(error);
     if (refusal === null) throw error;

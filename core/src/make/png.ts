@@ -1,9 +1,11 @@
+import { EngineEnded } from "../engines/engineEnded";
 import { rasterise } from "../engines/rasteriser";
 import type { Box } from "../geometry/box";
 import type { Size } from "../geometry/size";
 import type { Scene } from "../scene/scene";
 import type { FlatFormat } from "./format";
 import { seamsOf, withoutSeams } from "../scene/seams/withoutSeams";
+import { withinFrame } from "./images/withinFrame";
 import { withPhysicalSize } from "./physicalSize";
 import { withOneOutlines } from "../scene/oneOutline";
 import { pictureSeconds } from "./pictureSeconds";
@@ -54,9 +56,22 @@ export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<
   // Whole pixels each way: a last row half covered would be a seam.
   const pixels = { width, height: Math.max(1, Math.round((width * down) / across)) };
   const painted = withOneOutlines(withoutSeams(scene, seamsOf(scene), across / width));
-  const svg = svgOfScene(painted, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels });
-  const picture = rasterise(svg, width, ({ png }) => png());
+  const drawn = (shown: Scene) =>
+    rasterise(svgOfScene(shown, { title: "", unit: "mm", embed: null, imageDpi, frame, pixels }), width, ({ png }) =>
+      png(),
+    );
+  const picture = orWithinFrame(painted, frame, drawn);
   return withPhysicalSize(picture, (width / across) * 1_000, (pixels.height / down) * 1_000);
+}
+
+/** The rasteriser ends over what is clear or blends far out of its picture: then that is left out. */
+function orWithinFrame<T>(scene: Scene, frame: Box, draw: (scene: Scene) => T): T {
+  try {
+    return draw(scene);
+  } catch (error) {
+    if (!(error instanceof EngineEnded)) throw error;
+    return draw(withinFrame(scene, frame));
+  }
 }
 
 /** The design as a picture. */

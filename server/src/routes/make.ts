@@ -1,5 +1,5 @@
 import { Router, type Request } from "express";
-import { fileName, FORMATS, USUAL_OPTIONS, type MakeOptions } from "@twin-petal/core";
+import { fileName, FORMATS, OPTION_NAMES, optionTrouble, type MakeOptions } from "@twin-petal/core";
 import type { Pools } from "../pools";
 import { HttpProblem } from "../problem";
 import { designIn, takeBody } from "./designBody";
@@ -32,15 +32,12 @@ export function makeRoutes(pools: Pools): Router {
 
 function optionsIn({ query }: Request): Partial<MakeOptions> {
   const options: { -readonly [Name in keyof MakeOptions]?: number } = {};
-  for (const name of optionNames(USUAL_OPTIONS)) {
+  for (const name of OPTION_NAMES) {
     if (query[name] === undefined) continue;
     const value = Number(query[name]);
-    if (!Number.isFinite(value) || value <= 0) throw new HttpProblem(400, `“${name}” must be a number greater than 0.`);
+    const trouble = optionTrouble(name, value);
+    if (trouble !== null) throw new HttpProblem(400, `${trouble}.`);
     options[name] = value;
   }
   return options;
 }
-
-/** The names of what makers may be told. */
-const optionNames = (options: MakeOptions) =>
-  Object.keys(options).filter((name): name is keyof MakeOptions => name in options);

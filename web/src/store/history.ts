@@ -21,6 +21,11 @@ export function beginHistory(design: Design): History {
   return { design, past: [], future: [] };
 }
 
+/** Every state of a history, the present one first. */
+export function statesOf({ design, past, future }: History): Design[] {
+  return [design, ...past.map((step) => step.design).reverse(), ...future.map((step) => step.design)];
+}
+
 /** The history with an edit made; unchanged when the edit changes nothing. */
 export function make(history: History, edit: Edit): History {
   const design = applyEdit(history.design, edit);

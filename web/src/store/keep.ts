@@ -1,3 +1,4 @@
+import type { Design } from "@twin-petal/core";
 import { del, entries, set } from "idb-keyval";
 import type { History } from "./history";
 import { isOpenWindow, ownWindow } from "./ownWindow";
@@ -9,6 +10,8 @@ export interface Kept {
   readonly revision: number;
   /** Whether the server has it. */
   readonly saved: boolean;
+  /** States that were sent and not answered: the server may have come to one of them. */
+  readonly unanswered?: readonly Design[];
 }
 
 /** The same as it lies in the browser's store: each window keeps its own. */

@@ -1,11 +1,12 @@
 import { unwaited } from "@/api/unwaited";
+
 /** Where a window's name is kept while it is reloaded. */
 const NAME = "twin-petal:window";
 
 const lockOf = (name: string) => `twin-petal/window/${name}`;
 
 /** Pages that are not served safely have none: there no window knows of another. */
-const locks: LockManager | undefined = "locks" in navigator ? navigator.locks : undefined;
+const locksHere = (): LockManager | undefined => ("locks" in navigator ? navigator.locks : undefined);
 
 let own: Promise<string> | null = null;
 
@@ -28,6 +29,7 @@ const fresh = () => `${Date.now().toString(36)}-${Math.random().toString(36).sli
 
 /** Holds a name for as long as the window is there; false where another has it. */
 function hold(name: string): Promise<boolean> {
+  const locks = locksHere();
   if (!locks) return Promise.resolve(true);
   return new Promise((answer) => {
     unwaited(
@@ -42,7 +44,7 @@ function hold(name: string): Promise<boolean> {
 
 /** Whether a window of a name is open. */
 export async function isOpenWindow(name: string): Promise<boolean> {
-  const { held = [] } = (await locks?.query()) ?? {};
+  const { held = [] } = (await locksHere()?.query()) ?? {};
   return name !== "" && held.some((lock) => lock.name === lockOf(name));
 }
 

@@ -1,13 +1,14 @@
-import { saveDesign } from "@/api/designs";
+import { fetchDesign, saveDesign } from "@/api/designs";
 import type { DeskStore } from "./deskStore";
 import { keep } from "./keep";
+import { leave as leaveDesk } from "./leaving";
 import { Saver } from "./saver";
 
 const SAVE_NOW = "twin-petal:save-now";
 
 /** Saves a desk's design from now on; answers a function that ends this. */
 export function startSaving(store: DeskStore): () => void {
-  const saver = new Saver(store, { send: saveDesign, keep });
+  const saver = new Saver(store, { send: saveDesign, keep, fetch: fetchDesign });
   const leave = () => {
     if (document.visibilityState === "hidden") saver.leave();
   };
@@ -16,7 +17,7 @@ export function startSaving(store: DeskStore): () => void {
   window.addEventListener("online", now);
   window.addEventListener(SAVE_NOW, now);
   return () => {
-    saver.stop();
+    leaveDesk(store.getState().id, saver.stop());
     document.removeEventListener("visibilitychange", leave);
     window.removeEventListener("online", now);
     window.removeEventListener(SAVE_NOW, now);

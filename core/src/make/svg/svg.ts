@@ -2,10 +2,11 @@ import { softShadesOf } from "../../finish/effects/softShades";
 import { dpiWithinXml } from "../../finish/dpiWithin";
 import { MILLIMETRES_PER, type Unit } from "../../design/units";
 import { writeDesign } from "../../design/write";
+import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import { madeLayers, madeParts } from "../../scene/made";
 import { secondsFor } from "../makingSeconds";
 import type { PartScene, Scene } from "../../scene/scene";
-import type { Box } from "../../geometry/box";
+import { meets, type Box } from "../../geometry/box";
 import { decimals } from "../../geometry/decimals";
 import { DESIGN_NAMESPACE } from "../embedded";
 import type { PlacedRaster } from "../../finish/pools";
@@ -91,15 +92,17 @@ export function svgOfScene(
   const { left, top, right, bottom } = frame ?? edgeOf(sheet);
   const [x, y] = [decimals(left, PLACES), decimals(top, PLACES)];
   const [across, down] = [decimals(right - left, PLACES), decimals(bottom - top, PLACES)];
+  const place = `x="${x}" y="${y}" width="${across}" height="${down}"`;
+  const shown = { left, top, right, bottom };
   const size = nested
-    ? `x="${x}" y="${y}" width="${across}" height="${down}"`
+    ? place
     : pixels
       ? `width="${pixels.width}" height="${pixels.height}" preserveAspectRatio="none"`
       : `width="${inUnit(right - left, unit)}" height="${inUnit(bottom - top, unit)}"`;
+  const isPicture = pixels !== undefined;
   const parts = madeParts(scene);
   const used = [...parts, ...(staging?.also ?? [])];
   const grid = { dpi: imageDpi, from: { x: left, y: top } };
-  const isPicture = pixels !== undefined;
   const lines = [
     ...(nested ? [] : [`<?xml version="1.0" encoding="UTF-8"?>`]),
     `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${size} viewBox="${x} ${y} ${across} ${down}">`,
@@ -112,9 +115,10 @@ export function svgOfScene(
     ...[...madeLayers(scene), ...(staging?.also ?? [])].flatMap(paintServerLines),
     ...used.flatMap(clipLines),
     `</defs>`,
-    ...groundLines(scene, grid, isPicture, `x="${x}" y="${y}" width="${across}" height="${down}"`),
+    ...groundLines(scene, grid, isPicture, place),
     ...parts.flatMap((part, number) => {
-      const whole = partLines(part, scene, grid, { isPicture, filters });
+      const held = isPicture && isBlendedBeyond(part, shown) ? [`<rect ${place} fill="#000" fill-opacity="0"/>`] : [];
+      const whole = partLines(part, scene, grid, { isPicture, filters, held });
       return staging?.lines(number, whole) ?? whole;
     }),
     `</svg>`,
@@ -122,17 +126,30 @@ export function svgOfScene(
   return `${lines.join("\n")}\n`;
 }
 
+interface PartOptions {
+  readonly isPicture: boolean;
+  readonly filters: boolean;
+  /** What holds its layer within the picture. */
+  readonly held: readonly string[];
+}
+
+/** Whether a part blends, and stands out of the frame: the rasteriser ends over a layer that has nothing in the picture. */
+function isBlendedBeyond({ blend, geometry }: PartScene, frame: Box): boolean {
+  return blend !== "normal" && !meets(boxOfGeometry(geometry), frame);
+}
+
 /** A part with what lies under and over it, which blends with it as one. */
 function partLines(
   part: PartScene,
   scene: Scene,
   grid: PixelGrid,
-  { isPicture, filters }: { readonly isPicture: boolean; readonly filters: boolean },
+  { isPicture, filters, held }: PartOptions,
 ): string[] {
   const said = filters ? softShadesOf(part.finish.effects) : null;
   const { under, over } = effectImages(part, scene, grid, said?.rest);
   return [
     partGroup(part),
+    ...held,
     ...imageLines(under, grid, isPicture),
     ...(said ? shadedLines(part, said, effectsBox(part, scene.sheet), copyLines(part)) : copyLines(part)),
     ...imageLines(over, grid, isPicture),

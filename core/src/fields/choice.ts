@@ -15,6 +15,7 @@ export function choice<const C extends string>(
       standard,
       is: (stored): stored is C => choices.some((known) => known === stored),
       schema: () => string().oneOf(choices),
+      isRight: (stored) => choices.some((known) => known === stored),
       resolve: (stored) => stored,
       words: choices,
     }),

@@ -13,25 +13,34 @@ export function entriesOf(
   most: number,
   entry: ISchema<unknown>,
   whole: (entries: Entries) => ISchema<unknown> = itself,
+  /** Whether an entry is right beyond doubt, so that its schema need not be asked. */
+  isRight: (entry: unknown) => boolean = () => false,
 ) {
   const tooMany = mixed().test("max", `must have at most ${most} entries`, () => false);
   const entries = whole(
     anyEntries().test("entries", function (given: unknown) {
-      const errors = Array.isArray(given) ? errorsWithin(given, entry, this) : [];
+      const errors = Array.isArray(given) ? errorsWithin(given, entry, isRight, this) : [];
       return errors.length === 0 || new ValidationError(errors, given, this.path);
     }),
   );
   return lazy((value: unknown) => (Array.isArray(value) && value.length > most ? tooMany : entries));
 }
 
-const anyEntries = () => array(mixed().nullable());
-type Entries = ReturnType<typeof anyEntries>;
+const anyEntries = () => array();
+/** A list in the making of its schema. */
+export type Entries = ReturnType<typeof anyEntries>;
 const itself = (entries: Entries): ISchema<unknown> => entries;
 
-function errorsWithin(entries: readonly unknown[], schema: ISchema<unknown>, test: TestContext): ValidationError[] {
+function errorsWithin(
+  entries: readonly unknown[],
+  schema: ISchema<unknown>,
+  isRight: (entry: unknown) => boolean,
+  test: TestContext,
+): ValidationError[] {
   const { context } = test.options;
   const errors: ValidationError[] = [];
   for (const [index, value] of entries.entries()) {
+    if (isRight(value)) continue;
     const own = schema.resolve({ value, context });
     if (!isSchema(own)) throw new Error("an entry of a list has a schema of its own");
     try {

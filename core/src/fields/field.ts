@@ -12,6 +12,8 @@ import type { Rewriting } from "./rewriting";
 export interface FieldOf<T, S = unknown> {
   /** What the file may hold there. */
   schema: () => ISchema<unknown>;
+  /** Whether a stored value is right beyond doubt, as is told without asking the schema of the thousands there may be. */
+  isRight?: (stored: unknown) => boolean;
   /** Whether a stored value says no more than leaving it out does. */
   isDefault: (stored: unknown) => boolean;
   /** The stored value with every default in its place. */

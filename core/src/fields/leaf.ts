@@ -10,16 +10,26 @@ interface LeafParts<T, S> {
   /** Tells the field's own values from others'. */
   is: (stored: unknown) => stored is S;
   schema: () => ISchema<unknown>;
+  isRight?: (stored: unknown) => boolean;
   resolve: (stored: S, resolver: Resolver, path: string) => T;
   rewrite?: (stored: S, by: Rewriting, path: string) => unknown;
   readonly words?: readonly string[];
 }
 
 /** A value that is not made of others. */
-export function leaf<T, S>({ standard, is, schema, resolve, rewrite, words = [] }: LeafParts<T, S>): FieldOf<T, S> {
+export function leaf<T, S>({
+  standard,
+  is,
+  schema,
+  isRight,
+  resolve,
+  rewrite,
+  words = [],
+}: LeafParts<T, S>): FieldOf<T, S> {
   const read = (stored: unknown): S => (is(stored) ? stored : standard);
   return {
     schema,
+    ...(isRight && { isRight }),
     isDefault: (stored) => stored === undefined || isSame(stored, standard),
     complete: read,
     brief: (stored) => stored,

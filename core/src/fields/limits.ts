@@ -31,6 +31,11 @@ export function checkLimits(value: number, limits: Limits): Outcome {
   return fits ? { value } : { trouble: `must be ${describeLimits(limits)}` };
 }
 
+/** Whether something is a plain number within limits. */
+export function isWithin(value: unknown, limits: Limits): boolean {
+  return typeof value === "number" && "value" in checkLimits(value, limits);
+}
+
 /** Computes a number or formula and holds it against its limits. */
 export function valueOf(stored: NumberValue, limits: Limits, scope: Scope): Outcome {
   if (typeof stored === "number") return checkLimits(stored, limits);

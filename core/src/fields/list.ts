@@ -1,5 +1,5 @@
 import { ValidationError } from "yup";
-import { entriesOf } from "./entries";
+import { entriesOf, type Entries } from "./entries";
 import type { FieldInfo, FieldOf, StructureField } from "./field";
 import { given } from "./given";
 import { rewriteList } from "./rewriting";
@@ -21,10 +21,11 @@ export function list<T, S>(
   return {
     type: "structure",
     schema() {
-      return entriesOf(most, given(entry).schema(), (entries) => {
+      const whole = (entries: Entries) => {
         const full = least > 0 ? entries.min(least) : entries;
         return unique ? full.test("unique", allDiffer(unique)) : full;
-      });
+      };
+      return entriesOf(most, given(entry).schema(), whole, entry.isRight);
     },
     isDefault: (stored) => stored === undefined || (Array.isArray(stored) && stored.length === 0),
     complete: (stored) => storedEntries(stored).map((one) => entry.complete(one)),

@@ -4,6 +4,7 @@ import { leaf } from "./leaf";
 import { TRAITS, type Overrides } from "./quantities";
 import { rewriteNumber } from "./rewriting";
 import { numberValue } from "./schemaPieces";
+import { isWithin } from "./limits";
 import { isNumberValue } from "./stored";
 
 /** A number or a formula within limits. */
@@ -21,6 +22,7 @@ export function number(
       standard,
       is: isNumberValue,
       schema: () => numberValue(traits),
+      isRight: (stored) => isWithin(stored, traits),
       resolve: (stored, resolver, path) => (stored === standard ? standard : resolver.number(stored, traits, path)),
       rewrite: (stored, by, path) => rewriteNumber(stored, by, path),
     }),

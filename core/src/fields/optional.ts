@@ -7,6 +7,7 @@ export function optional<T, S>(
   return {
     type: "structure",
     schema: () => field.schema(),
+    ...(field.isRight && { isRight: field.isRight }),
     isDefault: (stored) => stored === undefined,
     complete: (stored) => (stored === undefined ? undefined : field.complete(stored)),
     brief: (stored) => field.brief(stored),

@@ -1,10 +1,10 @@
 import type { Point } from "../geometry/point";
 import type { FieldOf, StructureField } from "./field";
 import { leaf } from "./leaf";
-import type { Limits } from "./limits";
+import { isWithin, type Limits } from "./limits";
 import { resolvePair, rewritePair } from "./pair";
 import { pairOf } from "./schemaPieces";
-import { isPair, type PairValue } from "./stored";
+import { isPair, isRecord, type PairValue } from "./stored";
 
 /** An object with x and y, both given. */
 export function point(
@@ -18,6 +18,11 @@ export function point(
       standard,
       is: isPair,
       schema: () => pairOf(limits).default(undefined).optional(),
+      isRight: (stored) =>
+        isRecord(stored) &&
+        Object.keys(stored).length === 2 &&
+        isWithin(stored.x, limits) &&
+        isWithin(stored.y, limits),
       resolve: (stored, resolver, path) => resolvePair(stored, limits, resolver, path),
       rewrite: rewritePair,
     }),

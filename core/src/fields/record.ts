@@ -25,6 +25,7 @@ export function record<F extends FieldTable>(fields: F): RecordField<F> {
     type: "structure",
     fields,
     schema: () => schemaOf(fields),
+    isRight: (stored) => isRecord(stored) && hasAllGiven(fields, stored) && hasOnlyRight(fields, stored),
     isDefault: (stored) =>
       stored === undefined || Object.entries(fields).every(([name, field]) => field.isDefault(entryOf(stored, name))),
     complete: (stored) => (stored === undefined ? standard() : completed(stored)),
@@ -44,6 +45,19 @@ export function record<F extends FieldTable>(fields: F): RecordField<F> {
 
 function schemaOf(fields: FieldTable) {
   return exactly(schemasOf(fields)).default(undefined).optional();
+}
+
+function hasAllGiven(fields: FieldTable, stored: Readonly<Record<string, unknown>>): boolean {
+  for (const name in fields) if (isGiven(fields[name] ?? {}) && stored[name] === undefined) return false;
+  return true;
+}
+
+function hasOnlyRight(fields: FieldTable, stored: Readonly<Record<string, unknown>>): boolean {
+  for (const name of Object.keys(stored)) {
+    const field = Object.hasOwn(fields, name) ? fields[name] : undefined;
+    if (!field?.isRight?.(stored[name])) return false;
+  }
+  return true;
 }
 
 /** What the file may hold in each field of a table. */

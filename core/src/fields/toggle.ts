@@ -11,6 +11,7 @@ export function toggle(standard: boolean): ToggleField & FieldOf<boolean, boolea
       standard,
       is: (stored) => typeof stored === "boolean",
       schema: () => boolean(),
+      isRight: (stored) => typeof stored === "boolean",
       resolve: (stored) => stored,
     }),
   };

@@ -14,7 +14,9 @@ import type { Choices, TakenBack } from "./takeBack";
 
 /** Files that are packed at once. */
 const MOST_PACKED = 2;
-/** Megabytes packing and bringing may take, each. */
+/** Megabytes the heap of packing and of bringing grows to, each: they hold one file at a time. */
+const HEAP = 192;
+/** What they may take altogether. */
 const MOST_MEGABYTES = 1_024;
 const STOPPED = new HttpProblem(503, "It was stopped: what came whole is here.");
 const COMING = /^coming-[\w-]+\.zip$/;
@@ -42,7 +44,7 @@ export class Keeping {
   out(): Readable {
     if (this.packing >= MOST_PACKED)
       throw new HttpProblem(503, "Everything is being packed already; try again in a while.");
-    const child = forked("keepProcess", [], MOST_MEGABYTES, "pipe");
+    const child = forked("keepProcess", [], HEAP, "pipe");
     const { stdout } = child;
     if (!stdout) throw new Error("nothing can be heard of the process that packs");
     this.packing += 1;
@@ -104,7 +106,7 @@ async function brought(
   gone: AbortSignal,
   onDesign: (done: number, of: number) => void,
 ): Promise<TakenBack> {
-  const child = forked("bringProcess", [], MOST_MEGABYTES);
+  const child = forked("bringProcess", [], HEAP);
   const unwatch = watchSize(child, MOST_MEGABYTES, () => child.kill("SIGKILL"));
   try {
     return await outcomeOf(child, work, gone, onDesign);

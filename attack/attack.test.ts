@@ -1,8 +1,11 @@
 import { expect, test } from "@jest/globals";
 import { HUNTED } from "../core/test/randomMembers";
 import { designTrials, DESIGN_LIMITS } from "./groups/designs";
+import { deviceFiles } from "./groups/deviceFiles";
 import { structureTrials, STRUCTURE_LIMITS } from "./groups/structures";
 import { svgTrials, SVG_LIMITS } from "./groups/svgs";
+import { zips } from "./groups/zips";
+import type { Reported } from "./reported";
 import { tried, type NamedTrial, type TrialLimits } from "./tried";
 
 /** Beside other tests everything takes several times as long: what hangs is told all the same. */
@@ -41,5 +44,21 @@ test(
       structureTrials().filter((_, index) => index % 3 <= MANY - 1),
       STRUCTURE_LIMITS,
     ),
+  240_000,
+);
+
+/** Beside other tests health is answered later. */
+const faultsOf = (lines: readonly Reported[]) =>
+  lines.flatMap(({ faults }) => faults.filter((fault) => !fault.startsWith("health took")));
+
+test(
+  "zips of everything changed by chance are brought, or refused in words, and the wall stays readable",
+  async () => expect(faultsOf(await zips(5 * MANY, SEED))).toEqual([]),
+  240_000,
+);
+
+test(
+  "files for devices changed by chance are done, or refused in words",
+  async () => expect(faultsOf(await deviceFiles(10 * MANY, SEED))).toEqual([]),
   240_000,
 );

@@ -1,4 +1,6 @@
 import { designs } from "./groups/designs";
+import { deviceFiles } from "./groups/deviceFiles";
+import { disk } from "./groups/disk";
 import { edits } from "./groups/edits";
 import { hangers } from "./groups/hangers";
 import { heavy } from "./groups/heavy";
@@ -6,6 +8,7 @@ import { kills } from "./groups/kills";
 import { structures } from "./groups/structures";
 import { svgs } from "./groups/svgs";
 import { writers } from "./groups/writers";
+import { zips } from "./groups/zips";
 import { printReport, type Reported } from "./reported";
 
 /** Every kind of attack, by name; each is given how many it makes, where that is said. */
@@ -16,6 +19,9 @@ const GROUPS: Readonly<Record<string, (many?: number) => Promise<Reported[]>>> =
   kills,
   writers,
   hangers,
+  disk,
+  zips,
+  deviceFiles,
   edits,
   heavy,
 };

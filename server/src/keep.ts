@@ -89,7 +89,7 @@ async function bringBack(
   usual: Choice | null,
   room: () => Promise<number>,
 ): Promise<void> {
-  const pools = new Pools();
+  const pools = new Pools(0);
   const server = `command ${process.pid}`;
   try {
     const zip = await ZipIn.open(path);

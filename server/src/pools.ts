@@ -30,10 +30,7 @@ interface MadeFile {
  * has processes to itself, so a save does not wait for files being made. A design that ended its process is not tried again as it is.
  */
 export class Pools {
-  private readonly reading = new ProcessPool<ReadTask, ReadResult>(
-    inRepository("server/dist/work/readWorker.js"),
-    READING,
-  );
+  private readonly reading: ProcessPool<ReadTask, ReadResult>;
   private readonly making = new ProcessPool<MakeTask, MakeResult>(
     inRepository("server/dist/work/makeWorker.js"),
     MAKING,
@@ -41,6 +38,11 @@ export class Pools {
   private readonly quick = new ProcessPool<MakeTask, MakeResult>(inRepository("server/dist/work/makeWorker.js"), QUICK);
   /** Why designs ended their processes, by what they hold. */
   private readonly ended = new Map<string, HttpProblem>();
+
+  /** `ready` processes wait for designs to read even where there are none. */
+  constructor(ready = READING.ready) {
+    this.reading = new ProcessPool(inRepository("server/dist/work/readWorker.js"), { ...READING, ready });
+  }
 
   /** Reads a design's text, which may have to be a piece for the shelf; every fault in it is answered at once. */
   async read(text: string, piece: ShelfKind | null = null): Promise<ReadDesign> {

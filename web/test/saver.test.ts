@@ -1,20 +1,15 @@
 import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import { install, type Clock } from "@sinonjs/fake-timers";
-import { readDesign, toFile, type Design } from "@twin-petal/core";
+import { toFile } from "@twin-petal/core";
 import { ApiError } from "@/api/http";
 import { createDeskStore, type SaveState } from "@/store/deskStore";
 import { beginHistory } from "@/store/history";
 import { Saver } from "@/store/saver";
+import { designOf } from "./namedDesign";
 
 let clock: Clock;
 beforeEach(() => void (clock = install({ toFake: ["setTimeout", "clearTimeout", "Date"] })));
 afterEach(() => clock.uninstall());
-
-function designOf(name: string): Design {
-  const { design } = readDesign({ format: "twin-petal/1", name });
-  if (!design) throw new Error("no design");
-  return design;
-}
 
 /** A desk with a saver, over a server and a disk that do as they are told. */
 function desk(saveState: SaveState = { kind: "saved" }) {

@@ -1,24 +1,19 @@
 import { afterEach, beforeEach, expect, test } from "@jest/globals";
 import { install, type Clock } from "@sinonjs/fake-timers";
 import fc from "fast-check";
-import { readDesign, toFile, type Design } from "@twin-petal/core";
+import { toFile } from "@twin-petal/core";
 import { ApiError } from "@/api/http";
 import { loadDesk } from "@/desk/loadDesk";
 import type { DeskStore } from "@/store/deskStore";
 import type { Kept } from "@/store/keep";
 import { leave } from "@/store/leaving";
 import { Saver } from "@/store/saver";
+import { designOf } from "./namedDesign";
 import { members } from "../../core/test/randomMembers";
 
 let clock: Clock;
 beforeEach(() => void (clock = install({ toFake: ["setTimeout", "clearTimeout", "Date"] })));
 afterEach(() => clock.uninstall());
-
-function designOf(name: string): Design {
-  const { design } = readDesign({ format: "twin-petal/1", name });
-  if (!design) throw new Error("no design");
-  return design;
-}
 
 const rest = (milliseconds: number) => new Promise<void>((over) => setTimeout(over, milliseconds));
 

@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, statSync } from "node:fs";
 import { join } from "node:path";
+import { setTimeout as wait } from "node:timers/promises";
 import { createClient, type Client } from "@libsql/client";
 import { sql } from "drizzle-orm";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
@@ -29,14 +30,12 @@ export async function openDatabase({
   databaseUrl,
   dataFolder,
 }: Settings): Promise<{ db: Database; close: () => void }> {
-  if (databaseUrl !== undefined) return opened(createClient({ url: databaseUrl }));
+  if (databaseUrl !== undefined) return opened(await clientOf(databaseUrl));
   const path = databaseIn(dataFolder);
   try {
     mkdirSync(dataFolder, { recursive: true });
     refuseEmpty(dataFolder);
-    const client = createClient({ url: `file:${path}` });
-    await prepareFile(client, dataFolder);
-    return await opened(client);
+    return await opened(await preparedFile(dataFolder));
   } catch (error) {
     throw isBusy(error) ? error : folderTrouble(path, error);
   }
@@ -47,9 +46,15 @@ export async function joinDatabase({
   databaseUrl,
   dataFolder,
 }: Settings): Promise<{ db: Database; close: () => void }> {
-  const client = createClient({ url: databaseUrl ?? `file:${databaseIn(dataFolder)}` });
-  if (databaseUrl === undefined) await client.execute(`PRAGMA busy_timeout = ${PATIENCE}`);
+  const client = await clientOf(databaseUrl ?? `file:${databaseIn(dataFolder)}`);
   return { db: drizzle(client, { schema }), close: () => client.close() };
+}
+
+/** A client that waits for whoever else writes, whichever of its connections is used. */
+async function clientOf(url: string): Promise<Client> {
+  const client = createClient({ url, timeout: PATIENCE });
+  if (url.startsWith("file:")) await client.execute("PRAGMA journal_mode = WAL");
+  return client;
 }
 
 async function opened(client: Client): Promise<{ db: Database; close: () => void }> {
@@ -60,11 +65,15 @@ async function opened(client: Client): Promise<{ db: Database; close: () => void
 }
 
 /** Of several servers that start at once one makes the migrations, in one transaction; the others find them made. */
-async function bringUpToDate(db: Database): Promise<void> {
+async function bringUpToDate(db: Database, tries = 20): Promise<void> {
   try {
     await migrate(db, { migrationsFolder: MIGRATIONS });
   } catch (error) {
-    if ((await latestMade(db).catch(() => 0)) < latestMigration()) throw error;
+    if ((await latestMade(db).catch(() => 0)) >= latestMigration()) return;
+    // Another is at it, or was so just now.
+    if (!isBusy(error) || tries === 0) throw error;
+    await wait(250);
+    await bringUpToDate(db, tries - 1);
   }
 }
 
@@ -79,17 +88,17 @@ function refuseEmpty(dataFolder: string): void {
   );
 }
 
-async function prepareFile(client: Client, dataFolder: string): Promise<void> {
+async function preparedFile(dataFolder: string): Promise<Client> {
   try {
-    // Another process may be copying it.
-    await client.execute(`PRAGMA busy_timeout = ${PATIENCE}`);
-    await client.execute("PRAGMA journal_mode = WAL");
+    const client = await clientOf(`file:${databaseIn(dataFolder)}`);
+    const trouble = await databaseTrouble(drizzle(client, { schema }));
+    if (trouble === null) return client;
+    client.close();
+    throw damaged(dataFolder, trouble);
   } catch (error) {
     // What may not be opened, or is in use, or has no room is not damaged.
     throw hasCode(error, "SQLITE_NOTADB", "SQLITE_CORRUPT") ? damaged(dataFolder, wordsOf(error)) : error;
   }
-  const trouble = await databaseTrouble(drizzle(client, { schema }));
-  if (trouble !== null) throw damaged(dataFolder, trouble);
 }
 
 function damaged(dataFolder: string, trouble: string): SettingError {

@@ -121,6 +121,9 @@ export class Jobs {
     const job = this.running.get(id);
     if (!job || job.isOver) {
       const { state } = await this.find(id);
+      if (!job && (state === "running" || state === "paused")) {
+        throw new HttpProblem(409, "The job runs at another server on this database: it is told there.");
+      }
       throw new HttpProblem(409, `The job is ${state}; only one that runs can be told to ${order}.`);
     }
     tell(job.process, order);

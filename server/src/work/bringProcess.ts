@@ -45,7 +45,7 @@ async function bring({ path, server, choices }: BringWork): Promise<BringNews> {
   const zip = await ZipIn.open(path);
   const outcome = await takeBack({
     store: new DesignStore(db),
-    pools: new Pools(),
+    pools: new Pools(0),
     zip,
     server,
     choices,

@@ -1,0 +1,1 @@
+CREATE INDEX `designs_arriving` ON `designs` (`arriving`);

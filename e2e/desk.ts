@@ -23,8 +23,10 @@ export class Desk {
     await this.ready();
   }
 
+  /** Waits until the picture is of the design, and is seen: word of it comes before it is. */
   async ready(): Promise<void> {
     await this.page.waitForSelector("#sheet[data-painted=yes]");
+    await this.page.waitForFunction(hasPicture);
   }
 
   /** Opens an empty design. */
@@ -72,10 +74,12 @@ export class Desk {
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   }
 
-  /** The picture itself, without what lies over it. */
+  /** The picture itself, without what lies over it, once it rests. */
   async picture(): Promise<PNG> {
     await this.ready();
-    return this.lastPicture();
+    let [before, picture] = [await this.lastPicture(), await this.lastPicture()];
+    while (!before.data.equals(picture.data)) [before, picture] = [picture, await this.lastPicture()];
+    return picture;
   }
 
   /** The same, though it may be of the design as it was. */
@@ -95,6 +99,15 @@ export class Desk {
     await this.page.mouse.move(from.x + dx, from.y + dy, { steps: 5 });
     await this.page.mouse.up();
   }
+}
+
+/** Whether the sheet's canvas shows anything; one that a worker has not painted yet is clear all over. In the page. */
+function hasPicture(): boolean {
+  const canvas = document.querySelector<HTMLCanvasElement>("#sheet canvas");
+  const probe = new OffscreenCanvas(1, 1).getContext("2d");
+  if (!canvas || !probe || canvas.width < 1 || canvas.height < 1) return false;
+  probe.drawImage(canvas, canvas.width / 2, canvas.height / 2, 1, 1, 0, 0, 1, 1);
+  return (probe.getImageData(0, 0, 1, 1).data[3] ?? 0) > 0;
 }
 
 /** How many of a picture's pixels are nearly of a colour. */

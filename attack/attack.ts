@@ -7,6 +7,7 @@ import { heavy } from "./groups/heavy";
 import { kills } from "./groups/kills";
 import { structures } from "./groups/structures";
 import { svgs } from "./groups/svgs";
+import { valid } from "./groups/valid";
 import { writers } from "./groups/writers";
 import { zips } from "./groups/zips";
 import { printReport, type Reported } from "./reported";
@@ -15,6 +16,7 @@ import { printReport, type Reported } from "./reported";
 const GROUPS: Readonly<Record<string, (many?: number) => Promise<Reported[]>>> = {
   structures,
   designs,
+  valid,
   svgs,
   kills,
   writers,

@@ -8,11 +8,15 @@ export interface NamedTrial {
   readonly trial: Trial;
 }
 
-/** What each trial may take: seconds it is given in all, those for all but files, those for each file, and megabytes. */
+/**
+ * What each trial may take: seconds it is given in all, those for all but files, those for each file, those until something is refused
+ * for what it would take, and megabytes.
+ */
 export interface TrialLimits {
   readonly seconds: number;
   readonly computed: number;
   readonly files: number;
+  readonly refused?: number;
   readonly megabytes: number;
 }
 
@@ -31,7 +35,7 @@ export interface Tried {
 /** Runs trials in processes of their own, two at a time; `heard` is told of each as it ends. */
 export async function tried(
   trials: readonly NamedTrial[],
-  { seconds, computed, files, megabytes }: TrialLimits,
+  { seconds, computed, files, refused = Infinity, megabytes }: TrialLimits,
   heard: (one: Tried) => void = () => undefined,
 ): Promise<Tried[]> {
   const pool = new ProcessPool<Trial, Measured>(inRepository("attack/dist/trial.js"), {
@@ -49,6 +53,9 @@ export async function tried(
     });
     const late = [
       ...(outcome.seconds > computed ? [`took ${outcome.seconds.toFixed(1)} s`] : []),
+      ...(untilRefused(outcome) > refused
+        ? [`was refused after ${untilRefused(outcome).toFixed(1)} s: ${outcome.refusals.join("; ")}`]
+        : []),
       ...(outcome.fileSeconds > files ? [`its file took ${outcome.fileSeconds.toFixed(1)} s`] : []),
     ];
     const done = { name, trial, ...outcome, faults: [...outcome.faults, ...late] };
@@ -60,6 +67,12 @@ export async function tried(
   } finally {
     await pool.close();
   }
+}
+
+/** What passed until something was refused, beside what computing the design takes where that could be done. Seconds. */
+function untilRefused({ made, seconds, fileSeconds }: Measured): number {
+  if (made) return 0;
+  return fileSeconds > 0 ? fileSeconds - seconds : seconds;
 }
 
 const WHY = {

@@ -5,6 +5,9 @@ import { crossingsAmong } from "../src/geometry/crossingsAmong";
 import { spend, TooMuchEffort, withEffort } from "../src/geometry/effort";
 import type { Path } from "../src/geometry/path";
 import { polygonOf } from "../src/geometry/path";
+import { combine } from "../src/geometry/boolean/boolean";
+import { spendOnSweep } from "../src/geometry/boolean/sweepEffort";
+import { wholeNumbers } from "../src/geometry/boolean/wholeNumbers";
 import { randomFrom } from "../src/geometry/random";
 import { designWith } from "./testDesign";
 import { withGeometryEngine } from "./prepared";
@@ -152,5 +155,39 @@ describe("a design that costs too much", () => {
     expect(scene.problems).toEqual([
       { path: "parts[0].rules[0].count", message: expect.stringContaining("12,000,000 sides") },
     ]);
+  });
+});
+
+describe("what the engine's sweep takes", () => {
+  /** A toothed band of so many teeth, packed as the engine takes it: every tooth begins and ends at heights of its own. */
+  const toothed = (teeth: number) => {
+    const points = Array.from({ length: 2 * teeth }, (_, k): [number, number] => [k, k % 2 === 0 ? k : 100_000 - k]);
+    return wholeNumbers(points.flatMap(([x, y], k) => [x, y, k + 1]));
+  };
+  const takenBy = (polygons: readonly BigInt64Array[]) => withEffort(Infinity, () => spendOnSweep(polygons)).spent;
+
+  test("goes by how many heights there are, times how many edges are at each", () => {
+    // 4,000 teeth: 8,000 heights, and nearly every edge goes from top to bottom less what the teeth are shorter by.
+    const heights = 8_000;
+    const lengths = Array.from({ length: heights }, (_, k) => {
+      const [own, next] = [k, (k + 1) % heights].map((n) => (n % 2 === 0 ? n : 100_000 - n));
+      return Math.abs((own ?? 0) - (next ?? 0));
+    });
+    const edges = lengths.reduce((sum, length) => sum + length, 0) / (100_000 - 1);
+    expect(takenBy([toothed(4_000)])).toBeCloseTo(heights * edges * 4e-8, 9);
+    expect(takenBy([toothed(8_000)]) / takenBy([toothed(4_000)])).toBeCloseTo(4, 0);
+    expect(takenBy([toothed(1_000)])).toBe(0);
+  });
+
+  test("many turns within one another are refused for it, though they cross nowhere", async () => {
+    await withGeometryEngine();
+    const turns = polygonOf(
+      Array.from({ length: 60_000 }, (_, k) => {
+        const [turn, away] = [(2 * Math.PI * k) / 60, 2 + k / 100];
+        return { x: away * Math.cos(turn), y: away * Math.sin(turn) };
+      }),
+    );
+    const square = polygonOf([-50, 50].flatMap((x) => [-50 * Math.sign(x), 50 * Math.sign(x)].map((y) => ({ x, y }))));
+    expect(() => withEffort(3, () => combine([[turns], [square]], "intersection"))).toThrow(TooMuchEffort);
   });
 });

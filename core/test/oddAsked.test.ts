@@ -1,6 +1,8 @@
 import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { DEVICES, FORMATS, makeFile, OPTION_NAMES, thumbnailOf } from "../src";
+import { buildScene, DEVICES, FORMATS, makeFile, OPTION_NAMES, thumbnailOf } from "../src";
+import { EngineEnded } from "../src/engines/engineEnded";
+import { orWithinFrame } from "../src/make/images/withinFrame";
 import { TEST_HOST, withGeometryEngine } from "./prepared";
 import { members } from "./randomMembers";
 import { designWith, partDesign } from "./testDesign";
@@ -58,6 +60,14 @@ describe("pictures of next to nothing", () => {
     const part = fc.record({
       motif: fc.constantFrom({ kind: "petal" }, { kind: "disc", radius: 0.01 }, { kind: "line", length: 60 }),
       finish: fc.record({
+        fill: fc.constantFrom("#1E6F5C", {
+          kind: "linear",
+          stops: [
+            { at: 0, color: "#112233" },
+            { at: 1, color: "#AABBCC" },
+          ],
+          over: "whole",
+        }),
         blend: fc.constantFrom("multiply", "screen", "normal"),
         opacity: fc.constantFrom(0.4, 1),
         line: fc.constantFrom(null, { width: 3 }),
@@ -70,12 +80,46 @@ describe("pictures of next to nothing", () => {
           sheet: { width, height },
           parts: parts.map((one, k) => ({ ...one, id: `p${k}` })),
         });
-        const png = FORMATS.find(({ extension }) => extension === "png");
-        if (!png) throw new Error("there is no such format");
-        expect(await makeFile(design, png, { dpi: 12 }, TEST_HOST)).toHaveProperty("file");
+        for (const extension of ["png", "print.png"]) {
+          const format = FORMATS.find((known) => known.extension === extension);
+          if (!format) throw new Error("there is no such format");
+          expect(await makeFile(design, format, { dpi: 12 }, TEST_HOST)).toHaveProperty("file");
+        }
         expect(await thumbnailOf(design, 120, TEST_HOST)).toHaveProperty("file");
       }),
       { numRuns: members(60) },
     );
+  });
+});
+
+describe("what cannot be painted for what lies far out of it", () => {
+  const spread = (finish: object) =>
+    buildScene(
+      partDesign({ kind: "disc", radius: 4 }, [{ kind: "grid", columns: 5, rows: 1, pitch: { x: 50, y: 50 } }], {
+        finish,
+      }),
+    );
+  const overWhole = {
+    fill: { kind: "linear", stops: ["#112233", "#AABBCC"].map((color, at) => ({ at, color })), over: "whole" },
+  };
+  const frame = { left: -30, top: -30, right: 30, bottom: 30 };
+
+  test.each<[string, object, number]>([
+    ["is painted without the copies that are not seen", { fill: "#1E6F5C" }, 1],
+    ["keeps them all where colours lie over the whole of them", overWhole, 5],
+  ])("%s", (_, finish, left) => {
+    const tried: number[] = [];
+    orWithinFrame(spread(finish), frame, ({ parts }) => {
+      tried.push(parts[0]?.geometry.placements.count ?? 0);
+      if (tried.length === 1) throw new EngineEnded("what makes pictures cannot draw this");
+    });
+    expect(tried).toEqual([5, left]);
+  });
+
+  test("any other trouble is not taken for it", () => {
+    const draw = () => {
+      throw new Error("out of paper");
+    };
+    expect(() => orWithinFrame(spread({}), frame, draw)).toThrow("out of paper");
   });
 });

@@ -51,6 +51,23 @@ describe("a solid that cannot be made is told: thing, place, reason and way out"
     ]);
   });
 
+  test.each<[string, object]>([
+    ["a wide prism twisted ten times at a fine tolerance", { depth: 40, twist: 3600 }],
+    ["one drawn out ten metres", { depth: 10_000, twist: 3600 }],
+  ])("%s has more corners than there is time for", (_, solid) => {
+    const design = partDesign({ kind: "star", outer: 400, inner: 100 }, [], { name: "Fan", solid });
+    const { problems, parts } = new SolidLayouter().layOut(design, buildScene(design), 0.001);
+    expect(parts).toEqual([]);
+    expect(problems).toEqual([
+      {
+        path: "parts[0].solid",
+        message: expect.stringMatching(
+          /^Fan takes about .* to stand up, .*: make the tolerance coarser, or twist it less$/,
+        ),
+      },
+    ]);
+  });
+
   test("a line without a width, and a fill without one", () => {
     const { problems } = layoutOf(partDesign({ kind: "line", length: 9 }, [], { name: "Rod", solid: { depth: 2 } }));
     expect(problems).toEqual([

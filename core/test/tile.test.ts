@@ -12,6 +12,7 @@ import {
   type Design,
 } from "../src";
 import { pngOfScene } from "../src/make/png";
+import { tileOfScene } from "../src/make/tile";
 import { differenceOf } from "./pictureDifference";
 import { withGeometryEngine, withRasteriser } from "./prepared";
 import { designWith, partDesign } from "./testDesign";
@@ -78,6 +79,13 @@ describe("the seamless tile", () => {
     expect(flatFormat("tile.svg").refuses?.(subjectOf(alone), USUAL_OPTIONS)).toContain(
       "no part of this design repeats",
     );
+  });
+
+  test("a step far smaller than what it repeats is refused, not laid out a million times", () => {
+    const scene = buildScene(
+      partDesign({ kind: "disc", radius: 5_000 }, [{ kind: "border", pitch: 0.001, count: 5 }], { name: "Dust" }),
+    );
+    expect(tileOfScene(scene)).toEqual([expect.stringMatching(/^Dust: .*too many copies/)]);
   });
 
   test("its SVG has the tile's own size", () => {

@@ -1,11 +1,11 @@
-import type { CrossSection, Manifold } from "manifold-3d";
+import type { CrossSection } from "manifold-3d";
 import { Incomputable } from "../formula/incomputable";
 import { chordsOfCircle, depthWithin, inset } from "./area";
 import { defineForm, type FormAsked } from "./definition";
 import { CROWN } from "./edge";
 import { reaching, STANDING } from "./height";
 import { pieceByPiece } from "./pieceByPiece";
-import { solidThrough } from "./levels";
+import type { Level } from "./levels";
 
 /** Levels of a dome are at most so many, however fine. */
 const MOST_LEVELS = 48;
@@ -16,12 +16,17 @@ export const dome = defineForm({
   fields: STANDING,
   solid(area, values, asked) {
     const standing = reaching(values, asked.through);
-    return pieceByPiece(area, asked.arena, (piece) => domeOf(piece, standing, asked));
+    const { base } = standing;
+    return pieceByPiece(
+      area,
+      asked.arena,
+      (piece) => levelsOf(piece, standing.depth, asked),
+      (x, y, z) => [x, y, base + z],
+    );
   },
 });
 
-function domeOf(area: CrossSection, { depth, base }: { depth: number; base: number }, asked: FormAsked): Manifold {
-  const { tolerance, arena } = asked;
+function levelsOf(area: CrossSection, depth: number, { tolerance, arena }: FormAsked): Level[] {
   const reach = depthWithin(area, tolerance, arena);
   if (reach <= 0) throw new Incomputable("", "has no area that could rise");
   const quarter = Math.ceil(chordsOfCircle(Math.max(reach, depth), tolerance) / 4);
@@ -32,6 +37,5 @@ function domeOf(area: CrossSection, { depth, base }: { depth: number; base: numb
   });
   const least = Math.min(...insets.slice(1).map(({ by }, k) => by - (insets[k]?.by ?? 0)));
   const finer = Math.max(Math.min(tolerance, least / 4), tolerance / 100);
-  const levels = insets.map(({ by, z }) => ({ rings: inset(area, by, finer, arena).toPolygons(), z }));
-  return solidThrough(levels, (x, y, z) => [x, y, base + z]);
+  return insets.map(({ by, z }) => ({ rings: inset(area, by, finer, arena).toPolygons(), z }));
 }

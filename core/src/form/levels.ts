@@ -1,6 +1,7 @@
 import type { Manifold, SimplePolygon } from "manifold-3d";
 import { solidEngine } from "../engines/solidEngine";
 import { areaOf, type Rings } from "./area";
+import { spendOnCorners } from "./cornerEffort";
 
 /** An area's outlines at a height, millimetres. */
 export interface Level {
@@ -84,16 +85,25 @@ function wall(below: readonly number[], above: readonly number[], storey: number
   }
 }
 
-/** Rings whose edges are no longer than a length. Millimetres. */
+/** Rings whose edges are no longer than a length. Millimetres. Throws a TooMuchEffort. */
 export function subdivided(rings: Rings, longest: number): Rings {
-  return rings.map((ring) =>
+  const counted = rings.map((ring) => ring.map((_, index) => Math.max(1, Math.ceil(lengthOf(ring, index) / longest))));
+  spendOnCorners(counted.flat().reduce((sum, pieces) => sum + pieces, 0));
+  return rings.map((ring, number) =>
     ring.flatMap(([x, y], index): SimplePolygon => {
       const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
-      const pieces = Math.max(1, Math.ceil(Math.hypot(nextX - x, nextY - y) / longest));
+      const pieces = counted[number]?.[index] ?? 1;
       return Array.from({ length: pieces }, (_, k) => {
         const share = k / pieces;
         return [x + (nextX - x) * share, y + (nextY - y) * share];
       });
     }),
   );
+}
+
+/** How long one edge of a ring is. */
+function lengthOf(ring: SimplePolygon, index: number): number {
+  const [x, y] = ring[index] ?? [0, 0];
+  const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
+  return Math.hypot(nextX - x, nextY - y);
 }

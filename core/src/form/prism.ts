@@ -2,11 +2,12 @@ import type { CrossSection } from "manifold-3d";
 import type { ResolvedOf } from "../fields/field";
 import { number } from "../fields/number";
 import { depthWithin, inset, type Rings } from "./area";
+import { spendOnCorners } from "./cornerEffort";
 import { defineForm, type FormAsked } from "./definition";
 import { EDGE, edgeLevels, edgeSize, type EdgeRoom, type InsetLevel } from "./edge";
 import { reaching, STANDING } from "./height";
 import { pieceByPiece } from "./pieceByPiece";
-import { solidThrough, subdivided, type Level, type Warp } from "./levels";
+import { subdivided, type Level, type Warp } from "./levels";
 
 const FIELDS = {
   ...STANDING,
@@ -28,8 +29,7 @@ export const prism = defineForm({
       return base === 0 ? plain : asked.arena.keep(plain.translate(0, 0, base));
     }
     // Each piece of an area by itself: a thin one comes to its crown sooner.
-    const warp = warpOf(values);
-    return pieceByPiece(area, asked.arena, (piece) => solidThrough(levelsOf(piece, values, asked), warp));
+    return pieceByPiece(area, asked.arena, (piece) => levelsOf(piece, values, asked), warpOf(values));
   },
 });
 
@@ -49,6 +49,7 @@ function levelsOf(area: CrossSection, values: Prism, asked: FormAsked): Level[] 
     const before = storeys[index - 1];
     const turned = before ? (Math.abs(twist) * (z - before.z)) / depth : 0;
     const slabs = before && ringsAt(before.inset) === rings ? Math.max(1, Math.ceil(turned / step)) : 1;
+    spendOnCorners(slabs);
     const from = before?.z ?? 0;
     return Array.from({ length: slabs }, (_, k) => ({ rings, z: from + ((z - from) * (k + 1)) / slabs }));
   });

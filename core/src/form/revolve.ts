@@ -1,6 +1,7 @@
 import { number } from "../fields/number";
 import { Incomputable } from "../formula/incomputable";
 import { chordsOfCircle } from "./area";
+import { spendOnCorners } from "./cornerEffort";
 import { defineForm } from "./definition";
 
 /** The half of the outline right of the upright axis, swept about that axis, which stands up; clockwise from above. */
@@ -15,7 +16,9 @@ export const revolve = defineForm({
         "revolves what lies right of the upright axis, and all of it lies left; move it right",
       );
     }
-    const whole = arena.keep(area.revolve(chordsOfCircle(reach, tolerance), sweep));
+    const chords = chordsOfCircle(reach, tolerance);
+    spendOnCorners(area.numVert() * chords);
+    const whole = arena.keep(area.revolve(chords, sweep));
     return sweep === 360 ? whole : arena.keep(whole.rotate(0, 0, -sweep));
   },
 });

@@ -1,11 +1,10 @@
 import { at } from "./at";
-import { boxOfPoints, growBox, meets, type Box } from "./box";
+import { growBox, meets, type Box } from "./box";
 import { spend } from "./effort";
 import { flattenPath } from "./flatten";
-import { once } from "./once";
 import { boxOfPath, coordinatesOf, type Path } from "./path";
 import type { Point } from "./point";
-import { windingOf, type Chord } from "./winding";
+import { crossingOf } from "./winding";
 
 /** An area that can be asked, many times, about points and boxes. Millimetres. */
 export interface Area {
@@ -25,49 +24,88 @@ const FINE = 0.01;
 const MOST_ROWS = 256;
 /** What an area takes for each number its outlines are written with. */
 const SECONDS_A_NUMBER = 2e-6;
+/** Numbers a chord is written with: x and y of its ends. */
+const STRIDE = 4;
 
 /** The area a path encloses by the nonzero rule; open runs are closed by a straight line. Chords are kept by level rows. */
 export function areaWithin(path: Path): Area {
   spend(coordinatesOf(path) * SECONDS_A_NUMBER);
-  const chords = flattenPath(path, FINE).flatMap((points) =>
-    points.map((from, index): Chord => [from, points[(index + 1) % points.length] ?? from]),
-  );
-  const rowCount = Math.max(1, Math.min(MOST_ROWS, chords.length));
+  const chords = chordsOf(path);
   const box = boxOfPath(path);
+  const count = Math.max(1, Math.min(MOST_ROWS, chords.length / STRIDE));
   const height = Math.max(1e-9, box.bottom - box.top);
-  const rowOf = (y: number) => Math.min(rowCount - 1, Math.max(0, Math.floor(((y - box.top) / height) * rowCount)));
-  const rows: Chord[][] = Array.from({ length: rowCount }, () => []);
-  for (const chord of chords) {
-    const [top, bottom] = [chord[0].y, chord[1].y].sort((a, b) => a - b);
-    for (let row = rowOf(top ?? 0); row <= rowOf(bottom ?? 0); row++) rows[row]?.push(chord);
-  }
-  // Boxes of the chords of each row, four numbers each: they are asked about far more often than they are made.
-  const boxes = once(() => rows.map((own) => Float64Array.from(own.flatMap(boxNumbers))));
+  const rowOf = (y: number) => Math.min(count - 1, Math.max(0, Math.floor(((y - box.top) / height) * count)));
+  const rows = chordsByRow(chords, count, rowOf);
   return {
     path,
     box,
     contains: (point) =>
-      point.y >= box.top && point.y <= box.bottom && windingOf(rows[rowOf(point.y)] ?? [], point) !== 0,
+      point.y >= box.top && point.y <= box.bottom && windingOf(at(rows, rowOf(point.y)), point) !== 0,
     bounds(asked) {
       const near = growBox(asked, 2 * FINE);
       if (!meets(near, box)) return false;
       for (let row = rowOf(near.top); row <= rowOf(near.bottom); row++) {
-        if (meetsOne(at(boxes(), row), near)) return true;
+        if (meetsOne(at(rows, row), near)) return true;
       }
       return false;
     },
   };
 }
 
-function boxNumbers(chord: Chord): number[] {
-  const { left, top, right, bottom } = boxOfPoints(chord);
-  return [left, top, right, bottom];
+/** Every chord of closed outlines, four numbers each. */
+function chordsOf(path: Path): Float64Array {
+  const runs = flattenPath(path, FINE);
+  const chords = new Float64Array(STRIDE * runs.reduce((sum, { length }) => sum + length, 0));
+  let to = 0;
+  for (const points of runs) {
+    points.forEach((from, index) => {
+      const next = points[(index + 1) % points.length] ?? from;
+      chords[to++] = from.x;
+      chords[to++] = from.y;
+      chords[to++] = next.x;
+      chords[to++] = next.y;
+    });
+  }
+  return chords;
 }
 
-function meetsOne(boxes: Float64Array, { left, top, right, bottom }: Box): boolean {
-  for (let k = 0; k < boxes.length; k += 4) {
-    const isBeside = (boxes[k] ?? 0) > right || (boxes[k + 2] ?? 0) < left;
-    if (!isBeside && (boxes[k + 1] ?? 0) <= bottom && (boxes[k + 3] ?? 0) >= top) return true;
+/** The chords that reach into each row, those of one row one after the other. */
+function chordsByRow(chords: Float64Array, count: number, rowOf: (y: number) => number): Float64Array[] {
+  const eachRow = (visit: (row: number, chord: number) => void) => {
+    for (let k = 0; k < chords.length; k += STRIDE) {
+      const [one, other] = [chords[k + 1] ?? 0, chords[k + 3] ?? 0];
+      const last = rowOf(Math.max(one, other));
+      for (let row = rowOf(Math.min(one, other)); row <= last; row++) visit(row, k);
+    }
+  };
+  const sizes = new Uint32Array(count);
+  eachRow((row) => (sizes[row] = (sizes[row] ?? 0) + STRIDE));
+  const rows = Array.from(sizes, (size) => new Float64Array(size));
+  sizes.fill(0);
+  eachRow((row, chord) => {
+    const to = sizes[row] ?? 0;
+    const own = at(rows, row);
+    for (let k = 0; k < STRIDE; k++) own[to + k] = chords[chord + k] ?? 0;
+    sizes[row] = to + STRIDE;
+  });
+  return rows;
+}
+
+/** How often chords go round a point. */
+function windingOf(chords: Float64Array, point: Point): number {
+  let winding = 0;
+  for (let k = 0; k < chords.length; k += STRIDE) {
+    winding += crossingOf(chords[k] ?? 0, chords[k + 1] ?? 0, chords[k + 2] ?? 0, chords[k + 3] ?? 0, point);
+  }
+  return winding;
+}
+
+/** Whether the box of some chord meets a box. */
+function meetsOne(chords: Float64Array, { left, top, right, bottom }: Box): boolean {
+  for (let k = 0; k < chords.length; k += STRIDE) {
+    const [fromX, fromY, toX, toY] = [chords[k] ?? 0, chords[k + 1] ?? 0, chords[k + 2] ?? 0, chords[k + 3] ?? 0];
+    const isBeside = Math.min(fromX, toX) > right || Math.max(fromX, toX) < left;
+    if (!isBeside && Math.min(fromY, toY) <= bottom && Math.max(fromY, toY) >= top) return true;
   }
   return false;
 }

@@ -66,3 +66,8 @@ export function reachFrom({ left, top, right, bottom }: Box, point: Point, least
   const reach = Math.hypot(Math.max(point.x - left, right - point.x), Math.max(point.y - top, bottom - point.y));
   return Number.isFinite(reach) ? Math.max(least, reach) : least;
 }
+
+/** The corners of a box: those on the left first, upper before lower. */
+export function cornersOf({ left, top, right, bottom }: Box): Point[] {
+  return [left, right].flatMap((x) => [top, bottom].map((y) => ({ x, y })));
+}

@@ -4,12 +4,15 @@ import type { Point } from "./point";
 export type Chord = readonly [from: Point, to: Point];
 
 /** How often chords go round a point: those that cross the level line to its right, down +1 and up −1. */
-export function windingOf(chords: readonly Chord[], { x, y }: Point): number {
+export function windingOf(chords: readonly Chord[], point: Point): number {
   let winding = 0;
-  for (const [from, to] of chords) {
-    if (from.y <= y === to.y <= y) continue;
-    const crossing = from.x + ((y - from.y) / (to.y - from.y)) * (to.x - from.x);
-    if (crossing > x) winding += to.y > from.y ? 1 : -1;
-  }
+  for (const [from, to] of chords) winding += crossingOf(from.x, from.y, to.x, to.y, point);
   return winding;
+}
+
+/** What one chord adds to that: +1, −1, or 0 where it does not cross the level line to the point's right. */
+export function crossingOf(fromX: number, fromY: number, toX: number, toY: number, { x, y }: Point): number {
+  if (fromY <= y === toY <= y) return 0;
+  const crossing = fromX + ((y - fromY) / (toY - fromY)) * (toX - fromX);
+  return crossing > x ? (toY > fromY ? 1 : -1) : 0;
 }

@@ -1,11 +1,10 @@
-import { EngineEnded } from "../engines/engineEnded";
 import { rasterise } from "../engines/rasteriser";
 import type { Box } from "../geometry/box";
 import type { Size } from "../geometry/size";
 import type { Scene } from "../scene/scene";
 import type { FlatFormat } from "./format";
 import { seamsOf, withoutSeams } from "../scene/seams/withoutSeams";
-import { withinFrame } from "./images/withinFrame";
+import { orWithinFrame } from "./images/withinFrame";
 import { withPhysicalSize } from "./physicalSize";
 import { withOneOutlines } from "../scene/oneOutline";
 import { pictureSeconds } from "./pictureSeconds";
@@ -62,16 +61,6 @@ export function pngOfScene(scene: Scene, frame: Box, width: number): Uint8Array<
     );
   const picture = orWithinFrame(painted, frame, drawn);
   return withPhysicalSize(picture, (width / across) * 1_000, (pixels.height / down) * 1_000);
-}
-
-/** The rasteriser ends over what is clear or blends far out of its picture: then that is left out. */
-function orWithinFrame<T>(scene: Scene, frame: Box, draw: (scene: Scene) => T): T {
-  try {
-    return draw(scene);
-  } catch (error) {
-    if (!(error instanceof EngineEnded)) throw error;
-    return draw(withinFrame(scene, frame));
-  }
 }
 
 /** The design as a picture. */

@@ -1,9 +1,9 @@
 import { SHEET } from "../fields/partName";
 import { areaWithin } from "../geometry/area";
-import { boxOfPoints, growBox, isEmpty, reachFrom, type Box } from "../geometry/box";
+import { boxOfPoints, cornersOf, growBox, isEmpty, reachFrom, type Box } from "../geometry/box";
 import { apply, invert, multiply, translation, type Matrix } from "../geometry/matrix";
 import { boxOfPath } from "../geometry/path";
-import { ORIGIN, type Point } from "../geometry/point";
+import { ORIGIN } from "../geometry/point";
 import { MOST_COPIES } from "../fields/most";
 import type { Group, Transforms } from "./definition";
 import type { GridLayout } from "./gridLayout";
@@ -92,10 +92,6 @@ function inside(region: string, group: Group, own: Box): Within | null {
   const area = areaWithin(outline);
   const middle = { x: (own.left + own.right) / 2, y: (own.top + own.bottom) / 2 };
   return { box: area.box, takes: (matrix) => area.contains(apply(matrix, middle)) };
-}
-
-function cornersOf({ left, top, right, bottom }: Box): Point[] {
-  return [left, right].flatMap((x) => [top, bottom].map((y) => ({ x, y })));
 }
 
 /** The columns and rows whose cells can reach a box: its corners in shares of the cell, and room for one copy and a cell. */

@@ -1,5 +1,6 @@
-import { nodeLengths } from "../geometry/pathLength";
-import type { Path } from "../geometry/path";
+import type { Cubic } from "../geometry/cubic";
+import { segmentsOf, type Path } from "../geometry/path";
+import { distance } from "../geometry/point";
 import type { LineShape } from "../geometry/strip/lineShape";
 import type { Placements } from "../rules/placements";
 import type { Shape } from "../rules/shape";
@@ -70,6 +71,11 @@ function periodOf(line: LineShape | null): number | null {
   return dash > 0 ? (2 * dash) / line.dash.length : null;
 }
 
+/** About how long outlines are: each curve between the chord of its ends and the way by its handles. */
 function lengthOf(path: Path): number {
-  return path.reduce((sum, run) => sum + (nodeLengths(run).at(-1) ?? 0), 0);
+  return path.reduce((sum, run) => segmentsOf(run).reduce((own, segment) => own + aboutLengthOf(segment), sum), 0);
+}
+
+function aboutLengthOf([from, leave, arrive, to]: Cubic): number {
+  return (distance(from, to) + distance(from, leave) + distance(leave, arrive) + distance(arrive, to)) / 2;
 }

@@ -3,7 +3,7 @@ import type { ResolvedPart } from "../design/resolved";
 import { SHEET } from "../fields/partName";
 import { changesWithin, colorAt, isCarriedPaint, overOf, turnsOfPaint, type Paint } from "../finish/paint";
 import { at } from "../geometry/at";
-import { boxOfPoints, growBox, isEmpty, reachFrom, type Box } from "../geometry/box";
+import { boxOfPoints, cornersOf, growBox, isEmpty, reachFrom, type Box } from "../geometry/box";
 import { IDENTITY, apply, invert, multiply, type Matrix } from "../geometry/matrix";
 import { ORIGIN, type Point } from "../geometry/point";
 import { MOST_COPIES } from "../fields/most";
@@ -176,7 +176,6 @@ export function shiftsOf(paint: Paint | null, endless: Endless, placements: Plac
 export function laidOver({ repeat, outers }: Endless, box: Box, own: Box): Laid {
   const cells = cellsOver(repeat, outers, box, own);
   const count = cells.length * repeat.images;
-  if (count * outers.length > MOST_COPIES) throw new Incomputable("rules", "make too many copies for a tile");
   const cellOf = (j: number) => at(cells, Math.floor(j / repeat.images));
   const numbers = cells.map(({ column, row }) => repeat.number(column, row));
   return {
@@ -218,7 +217,10 @@ function cellsOver(repeat: Repeat, outers: readonly Matrix[], box: Box, own: Box
   });
   const { left, top, right, bottom } = boxOfPoints(places);
   const [fromRow, toRow] = b ? [Math.floor(top) - ROOM, Math.ceil(bottom) + ROOM] : [0, 0];
-  const columns = span(Math.floor(left) - ROOM, Math.ceil(right) + ROOM);
+  const [fromColumn, toColumn] = [Math.floor(left) - ROOM, Math.ceil(right) + ROOM];
+  const count = (toRow - fromRow + 1) * (toColumn - fromColumn + 1) * repeat.images * outers.length;
+  if (count > MOST_COPIES) throw new Incomputable("rules", "make too many copies for a tile");
+  const columns = span(fromColumn, toColumn);
   return span(fromRow, toRow).flatMap((row) => columns.map((column) => ({ column, row })));
 }
 
@@ -226,10 +228,6 @@ function cellsOver(repeat: Repeat, outers: readonly Matrix[], box: Box, own: Box
 const ROOM = 2;
 
 const span = (from: number, to: number) => Array.from({ length: Math.max(0, to - from + 1) }, (_, k) => from + k);
-
-function cornersOf({ left, top, right, bottom }: Box): Point[] {
-  return [left, right].flatMap((x) => [top, bottom].map((y) => ({ x, y })));
-}
 
 /**
  * A paint whose colours take turns as a paint for each copy, by the numbers the copies would have if the rule had no end.

@@ -5,7 +5,7 @@ import { directionOf, distance, polar, type Point } from "../geometry/point";
 import { NO_SURROUNDINGS } from "../motif/drawing";
 import type { ActiveRule } from "../rules/compose";
 import type { Group } from "../rules/definition";
-import { isEmpty } from "../geometry/box";
+import { cornersOf, isEmpty } from "../geometry/box";
 
 /** The sector one fold owns, in the space of the motif the first rule repeats: degrees, clockwise from one side to the other. */
 export interface Wedge {
@@ -69,8 +69,7 @@ function sideOf(path: Path, pivot: Point, angle: number): number {
 
 /** A wedge as an area that reaches beyond an outline. Millimetres. */
 export function wedgePath({ pivot, from, to }: Wedge, around: Path): Path {
-  const { left, top, right, bottom } = boxOfPath(around);
-  const corners = [left, right].flatMap((x) => [top, bottom].map((y) => ({ x, y })));
+  const corners = cornersOf(boxOfPath(around));
   const reach = 1.1 * Math.max(1, ...corners.map((corner) => distance(corner, pivot)).filter(Number.isFinite));
   return [
     subpathOf(

@@ -1,13 +1,16 @@
 import type { Design } from "../design/design";
 import type { Problem } from "../formula/problem";
+import { MOST_MAKING_SECONDS } from "../fields/most";
 import type { Mesh } from "../form/mesh";
 import { REST, type ResolvedSolid } from "../form/solidFields";
 import { colorAt } from "../finish/paint";
 import { spaceAt, spaceStretch, SPACE_STRIDE } from "../geometry/space";
 import type { Placements } from "../rules/placements";
+import { TooMuchEffort, withEffort } from "../geometry/effort";
 import { addTo } from "../geometry/keyedLists";
 import { Incomputable } from "../formula/incomputable";
 import { asMembers, type MadePart } from "../scene/asMembers";
+import { inWords } from "../scene/tooMuch";
 import type { PartGeometry, PartScene, Scene } from "../scene/scene";
 import { areaPieces } from "./areaPieces";
 import { formMeshes, type ColoredMesh } from "./formMeshes";
@@ -86,6 +89,10 @@ export class SolidLayouter {
 
   /** `tolerance` is how far straight pieces may leave curves, millimetres. A part that cannot stand stays as it last was. */
   layOut(design: Design, scene: Scene, tolerance: number): SolidLayout {
+    return withEffort(MOST_MAKING_SECONDS, () => this.layOutInTime(design, scene, tolerance)).result;
+  }
+
+  private layOutInTime(design: Design, scene: Scene, tolerance: number): SolidLayout {
     const problems: Problem[] = [];
     const next = new Map<string, Remembered>();
     const cutByOf = new Map(design.parts.map(({ id, join }) => [id, join.cutBy]));
@@ -98,8 +105,7 @@ export class SolidLayouter {
         const within = member === null ? [] : (cutByOf.get(member) ?? []).flatMap((by) => [by, `${part.id}/${by}`]);
         return [{ id, part, place, cutBy: [...(cutByOf.get(part.id) ?? []), ...within], made }];
       } catch (error) {
-        if (!(error instanceof Incomputable)) throw error;
-        problems.push(problemOf(part, place, error));
+        problems.push(problemOf(part, place, troubleStanding(error)));
         return [];
       }
     });
@@ -160,7 +166,22 @@ function standingParts(scene: Scene) {
 
 const isStanding = (part: PartScene): part is StandingPart => part.solid !== null;
 
-function problemOf(part: PartScene, place: number, { field, message }: Incomputable): Problem {
+/** Why a part does not stand, in words; anything else is thrown on. */
+function troubleStanding(error: unknown): Pick<Incomputable, "field" | "message"> {
+  if (error instanceof Incomputable) return error;
+  if (!(error instanceof TooMuchEffort)) throw error;
+  const takes = `takes about ${inWords(error.seconds)} or more to stand up, for its surface has so many corners`;
+  return {
+    field: "",
+    message: `${takes}; there are ${MOST_MAKING_SECONDS} seconds for a design's solids: make the tolerance coarser, or twist it less`,
+  };
+}
+
+function problemOf(
+  part: PartScene,
+  place: number,
+  { field, message }: Pick<Incomputable, "field" | "message">,
+): Problem {
   return { path: `parts[${place}].solid${field === "" ? "" : `.${field}`}`, message: `${part.name} ${message}` };
 }
 

@@ -6,6 +6,7 @@ import { loopsApart } from "./loopsApart";
 import { backwards, roundOf } from "./oriented";
 import { numbersOf } from "./wholeNumbers";
 import type { ClipRule, Operation } from "./operation";
+import { spendOnSweep } from "./sweepEffort";
 
 const CLIP_TYPES = {
   union: "Union",
@@ -17,7 +18,7 @@ const FILL_RULES = { nonzero: "NonZero", evenodd: "EvenOdd", positive: "Positive
 
 /**
  * Combines the first operand with each of the others in turn, on the grid. Where edges lie on each other, even-odd
- * leaves regions side by side that touch along them: these are united.
+ * leaves regions side by side that touch along them: these are united. Throws a TooMuchEffort.
  */
 export function clip(
   { operands }: Pick<Facets, "operands">,
@@ -25,6 +26,7 @@ export function clip(
   rule: ClipRule,
   touching = false,
 ): readonly Loop[] {
+  spendOnSweep(operands.flat());
   const loops = withEngine((engine, own) => {
     const result = combined(engine, own, operands, operation, rule);
     return loopsOf(touching ? run(engine, own, result, own(new engine.Paths64()), "union", "nonzero") : result);

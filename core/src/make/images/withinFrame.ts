@@ -1,4 +1,6 @@
+import { EngineEnded } from "../../engines/engineEnded";
 import { reachOfEffects } from "../../finish/effects/effects";
+import { changesWithin, overOf } from "../../finish/paint";
 import { EMPTY_BOX, growBox, meets, type Box } from "../../geometry/box";
 import { sizeOf } from "../../geometry/matrix";
 import { boxOfPath } from "../../geometry/path";
@@ -6,8 +8,18 @@ import { reachOfLine } from "../../geometry/strip/lineShape";
 import { matrixAt, pickCopies } from "../../rules/placements";
 import type { PartScene, Scene } from "../../scene/scene";
 
+/** The rasteriser ends over what is clear or blends far out of its picture: then that is left out. */
+export function orWithinFrame<T>(scene: Scene, frame: Box, draw: (scene: Scene) => T): T {
+  try {
+    return draw(scene);
+  } catch (error) {
+    if (!(error instanceof EngineEnded)) throw error;
+    return draw(withinFrame(scene, frame));
+  }
+}
+
 /** A scene without the copies of which nothing, with line and effects, is within a frame (millimetres). */
-export function withinFrame(scene: Scene, frame: Box): Scene {
+function withinFrame(scene: Scene, frame: Box): Scene {
   return { ...scene, parts: scene.parts.map((part) => copiesWithin(part, frame)) };
 }
 
@@ -23,7 +35,11 @@ function copiesWithin(part: PartScene, frame: Box): PartScene {
     return meets(growBox(box, effects + line * Math.max(1, sizeOf(matrix))), frame);
   });
   if (kept.length === placements.count) return part;
-  // What joins have painted by number keeps its numbers: it goes as a whole or not at all.
-  if (geometry.joined && kept.length > 0) return part;
+  // What joins have painted by number keeps its numbers, and colours over the whole their place: all of it goes, or none.
+  if (kept.length > 0 && (geometry.joined || isPaintedOverWhole(finish))) return part;
   return { ...part, geometry: { ...geometry, placements: pickCopies(placements, kept) } };
+}
+
+function isPaintedOverWhole({ fill, line }: PartScene["finish"]): boolean {
+  return [fill, line?.paint].some((paint) => paint && changesWithin(paint) && overOf(paint) === "whole");
 }

@@ -1,8 +1,12 @@
 import { rasterise } from "../../engines/rasteriser";
 import { decimals } from "../../geometry/decimals";
-import type { Matrix } from "../../geometry/matrix";
+import { boxOfPoints, cornersOf, EMPTY_BOX, joinBoxes, type Box } from "../../geometry/box";
+import { apply, invert, type Matrix } from "../../geometry/matrix";
 import { bledScene } from "../../print/bledScene";
+import type { PageWindow } from "../../print/layout";
+import type { Scene } from "../../scene/scene";
 import type { PrintFormat, PrintSubject } from "../format";
+import { orWithinFrame } from "../images/withinFrame";
 import { pictureSeconds } from "../pictureSeconds";
 import { pixelsOf, tooManyPixels } from "../png";
 import { svgOfScene } from "../svg/svg";
@@ -12,30 +16,37 @@ const MARK = 0.1;
 
 /** One page of a print, counted from 1, as a picture. The rasteriser must have been loaded. */
 export function makePrintPng(subject: PrintSubject, page: number, dpi: number): Uint8Array<ArrayBuffer> {
-  const { width } = subject.layout.paper;
-  return rasterise(pageSvg(subject, page, dpi), pixelsOf(width, dpi), ({ png }) => png());
+  const { paper, pages } = subject.layout;
+  const seen = (pages[page - 1]?.windows ?? []).map(seenBy).reduce(joinBoxes, EMPTY_BOX);
+  return orWithinFrame(subject.scene, seen, (scene) =>
+    rasterise(pageSvg({ ...subject, scene }, page, dpi), pixelsOf(paper.width, dpi), ({ png }) => png()),
+  );
 }
 
-/** The sheet of a print as it was last written, and at which resolution: its pages are made one after the other. */
-const sheets = new WeakMap<PrintSubject, { readonly dpi: number; readonly svg: string }>();
+/** What of the sheet a window shows, millimetres. */
+function seenBy({ matrix, clip }: PageWindow): Box {
+  const back = invert(matrix);
+  return back ? boxOfPoints(cornersOf(clip).map((corner) => apply(back, corner))) : EMPTY_BOX;
+}
 
-function sheetSvg(subject: PrintSubject, dpi: number): string {
-  const known = sheets.get(subject);
+/** A scene's sheet as it was last written, and at which resolution: its pages are made one after the other. */
+const sheets = new WeakMap<Scene, { readonly dpi: number; readonly svg: string }>();
+
+function sheetSvg(scene: Scene, dpi: number): string {
+  const known = sheets.get(scene);
   if (known?.dpi === dpi) return known.svg;
-  const { scene } = subject;
   const { bleed, scale } = scene.making.print;
   const bled = bledScene(scene, bleed / scale);
   const { width, height } = bled.sheet;
   const frame = { left: -width / 2, top: -height / 2, right: width / 2, bottom: height / 2 };
   const svg = svgOfScene(bled, { title: "", unit: "mm", embed: null, imageDpi: dpi / scale, frame, nested: true });
-  sheets.set(subject, { dpi, svg });
+  sheets.set(scene, { dpi, svg });
   return svg;
 }
 
-function pageSvg(subject: PrintSubject, number: number, dpi: number): string {
-  const { paper, pages } = subject.layout;
-  const { grey } = subject.scene.making.print;
-  const sheet = sheetSvg(subject, dpi);
+function pageSvg({ layout: { paper, pages }, scene }: PrintSubject, number: number, dpi: number): string {
+  const { grey } = scene.making.print;
+  const sheet = sheetSvg(scene, dpi);
   const page = pages[number - 1];
   const windows = (page?.windows ?? []).flatMap(({ clip, matrix }, index) => [
     `<clipPath id="window${index}"><rect x="${at(clip.left)}" y="${at(clip.top)}" width="${at(clip.right - clip.left)}" height="${at(clip.bottom - clip.top)}"/></clipPath>`,

@@ -4,7 +4,8 @@ import type { Matrix } from "../../geometry/matrix";
 import type { Piece, PieceLine, PiecePaint } from "../../motif/drawing";
 import { matrixAt } from "../../rules/placements";
 import type { Shape } from "../../rules/shape";
-import { boxOfPoints, isEmpty } from "../../geometry/box";
+import { boxOfPoints, isEmpty, meets, type Box } from "../../geometry/box";
+import { boxOfPath } from "../../geometry/path";
 import { ORIGIN } from "../../geometry/point";
 import { boxOfGeometry } from "../../scene/boxOfGeometry";
 import type { PartScene } from "../../scene/scene";
@@ -132,8 +133,8 @@ function flat(property: PaintProperty, paint: Paint): string[] {
   return paint.kind === "flat" ? [colorAttributes(property, paint.color)] : [];
 }
 
-/** Every copy: as a use of its outline, or written out. */
-export function copyLines(part: PartScene): string[] {
+/** Every copy: as a use of its outline, or written out; `held` within a picture's frame where one is given. */
+export function copyLines(part: PartScene, frame: Box | null = null): string[] {
   if (isOneArea(part)) return [areaLine(part)];
   const { id, geometry, finish } = part;
   const { placements } = geometry;
@@ -148,17 +149,39 @@ export function copyLines(part: PartScene): string[] {
     const opacity = finish.opacity * (placements.opacity?.[copy] ?? 1);
     // What is painted once is as clear as its paint, which viewers draw many times faster than a clear group.
     const words = paints.map((attributesOf) => attributesOf(copy, isPlain ? opacity : 1)).join("");
-    return isPlain || opacity === 1 ? words : words + attribute("opacity", decimals(opacity, 4));
+    return [words, isPlain || opacity === 1 ? "" : attribute("opacity", decimals(opacity, 4))] as const;
   };
   const inline = isInline(part) ? paintedShapes(part) : null;
   return Array.from({ length: placements.count }, (_, copy) => {
-    const transform = attribute("transform", matrixText(matrixAt(placements.matrices, copy)));
-    const own = transform + look(copy);
+    const matrix = matrixAt(placements.matrices, copy);
+    const transform = attribute("transform", matrixText(matrix));
     const shape = placements.shapeOf?.[copy] ?? 0;
     const written = inline?.[shape];
-    if (written) return `<g${own}>${pieceLines(written, part, shape, copy).join("")}</g>`;
-    return `<use xlink:href="#${motifName(id, shape)}"${own}/>`;
+    const line = (own: string) =>
+      written
+        ? `<g${own}>${pieceLines(written, part, shape, copy).join("")}</g>`
+        : `<use xlink:href="#${motifName(id, shape)}"${own}/>`;
+    const [words, clear] = look(copy);
+    const held = frame && clear !== "" ? heldWithin(frame, boxOfPath(geometry.shapes[shape]?.path ?? [], matrix)) : "";
+    return held === "" ? line(transform + words + clear) : `<g${clear}>${held}${line(transform + words)}</g>`;
   });
+}
+
+/**
+ * What holds the layer of something clear within a picture, where its outlines stand out of the frame: the rasteriser ends over a
+ * layer that has nothing in the picture. Seen by nobody; empty where nothing is needed.
+ */
+function heldWithin({ left, top, right, bottom }: Box, box: Box): string {
+  if (isEmpty(box) || meets(box, { left, top, right, bottom })) return "";
+  const inside = (from: number, to: number, low: number, high: number) =>
+    Math.max(from, Math.min(to, (low + high) / 2));
+  const [width, height] = [(right - left) / 100, (bottom - top) / 100];
+  const x = inside(left, right - width, box.left, box.right);
+  const y = inside(top, bottom - height, box.top, box.bottom);
+  const place = Object.entries({ x, y, width, height }).map(([name, value]) =>
+    attribute(name, decimals(value, OFFSET_PLACES)),
+  );
+  return `<rect${place.join("")} fill="#000000" fill-opacity="0" stroke="none"/>`;
 }
 
 /** All copies at once: their paint seen through their outlines. */

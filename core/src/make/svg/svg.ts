@@ -118,7 +118,7 @@ export function svgOfScene(
     ...groundLines(scene, grid, isPicture, place),
     ...parts.flatMap((part, number) => {
       const held = isPicture && isBlendedBeyond(part, shown) ? [`<rect ${place} fill="#000" fill-opacity="0"/>`] : [];
-      const whole = partLines(part, scene, grid, { isPicture, filters, held });
+      const whole = partLines(part, scene, grid, { frame: isPicture ? shown : null, filters, held });
       return staging?.lines(number, whole) ?? whole;
     }),
     `</svg>`,
@@ -127,7 +127,8 @@ export function svgOfScene(
 }
 
 interface PartOptions {
-  readonly isPicture: boolean;
+  /** A picture's frame; null for what is no picture. */
+  readonly frame: Box | null;
   readonly filters: boolean;
   /** What holds its layer within the picture. */
   readonly held: readonly string[];
@@ -139,19 +140,16 @@ function isBlendedBeyond({ blend, geometry }: PartScene, frame: Box): boolean {
 }
 
 /** A part with what lies under and over it, which blends with it as one. */
-function partLines(
-  part: PartScene,
-  scene: Scene,
-  grid: PixelGrid,
-  { isPicture, filters, held }: PartOptions,
-): string[] {
+function partLines(part: PartScene, scene: Scene, grid: PixelGrid, { frame, filters, held }: PartOptions): string[] {
   const said = filters ? softShadesOf(part.finish.effects) : null;
   const { under, over } = effectImages(part, scene, grid, said?.rest);
+  const isPicture = frame !== null;
+  const copies = copyLines(part, frame);
   return [
     partGroup(part),
     ...held,
     ...imageLines(under, grid, isPicture),
-    ...(said ? shadedLines(part, said, effectsBox(part, scene.sheet), copyLines(part)) : copyLines(part)),
+    ...(said ? shadedLines(part, said, effectsBox(part, scene.sheet), copies) : copies),
     ...imageLines(over, grid, isPicture),
     `</g>`,
   ];

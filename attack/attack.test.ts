@@ -4,6 +4,7 @@ import { designTrials, DESIGN_LIMITS } from "./groups/designs";
 import { deviceFiles } from "./groups/deviceFiles";
 import { structureTrials, STRUCTURE_LIMITS } from "./groups/structures";
 import { svgTrials, SVG_LIMITS } from "./groups/svgs";
+import { validTrials, VALID_LIMITS } from "./groups/valid";
 import { zips } from "./groups/zips";
 import type { Reported } from "./reported";
 import { tried, type NamedTrial, type TrialLimits } from "./tried";
@@ -27,6 +28,12 @@ async function attacked(trials: readonly NamedTrial[], { seconds, computed, file
 test(
   "designs changed by chance are made, or refused in words",
   () => attacked(designTrials(24 * MANY, SEED), DESIGN_LIMITS),
+  240_000,
+);
+
+test(
+  "designs of any kinds and numbers within their limits are made, or refused in words",
+  () => attacked(validTrials(8 * MANY, SEED), VALID_LIMITS),
   240_000,
 );
 

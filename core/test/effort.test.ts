@@ -8,7 +8,9 @@ import { polygonOf } from "../src/geometry/path";
 import { combine } from "../src/geometry/boolean/boolean";
 import { spendOnSweep } from "../src/geometry/boolean/sweepEffort";
 import { wholeNumbers } from "../src/geometry/boolean/wholeNumbers";
+import { ORIGIN } from "../src/geometry/point";
 import { randomFrom } from "../src/geometry/random";
+import { sewArea, sewLine } from "../src/thread/sewn";
 import { designWith } from "./testDesign";
 import { withGeometryEngine } from "./prepared";
 import { members } from "./randomMembers";
@@ -189,5 +191,44 @@ describe("what the engine's sweep takes", () => {
     );
     const square = polygonOf([-50, 50].flatMap((x) => [-50 * Math.sign(x), 50 * Math.sign(x)].map((y) => ({ x, y }))));
     expect(() => withEffort(3, () => combine([[turns], [square]], "intersection"))).toThrow(TooMuchEffort);
+  });
+});
+
+describe("what is sewn is counted before there is a stitch", () => {
+  const square = [
+    polygonOf([-500, 500].flatMap((x) => [-500 * Math.sign(x), 500 * Math.sign(x)].map((y) => ({ x, y })))),
+  ];
+  const limits = { longest: 7, shortest: 0.4, pull: 0 };
+  const line = { kind: "running", times: 1, length: 2.5, width: 3, spacing: 0.4, place: "center" } as const;
+
+  // A square of a metre: a million square millimetres, and four metres around.
+  test.each<[string, () => unknown, number]>([
+    [
+      "rows 0.1 mm apart of stitches 0.5 mm long",
+      () =>
+        sewArea(
+          square,
+          ORIGIN,
+          { angle: 0, spacing: 0.1, length: 0.5, shift: 0, wave: { length: 12, height: 0 }, inset: 0 },
+          "none",
+          limits,
+        ),
+      20_000_000,
+    ],
+    [
+      "satin 100 mm wide, 0.1 mm apart",
+      () => sewLine(square, { ...line, kind: "satin", width: 100, spacing: 0.1 }, "none", limits),
+      1_142_857,
+    ],
+    [
+      "a running line of 0.3 mm, each stitch three times",
+      () => sewLine(square, { ...line, length: 0.3, times: 3 }, "none", limits),
+      40_000,
+    ],
+  ])("%s", async (_, sew, points) => {
+    await withGeometryEngine();
+    const enough = points * 6e-6;
+    expect(() => withEffort(enough * 0.99, sew)).toThrow(TooMuchEffort);
+    if (points < 100_000) expect(() => withEffort(enough * 1.01, sew)).not.toThrow();
   });
 });

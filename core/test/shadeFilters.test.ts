@@ -97,3 +97,12 @@ describe("grain of the ground", () => {
     expect(svgOf(none)).not.toContain("<image");
   });
 });
+
+test("shades of nothing, and of what stands far off the sheet, leave no filter without a region", () => {
+  const far = { at: { x: 9_000 } };
+  for (const more of [far, { motif: { kind: "walk" } }, { rules: [{ kind: "step", count: 3, scale: 0 }] }]) {
+    const finish = { fill: "#C8442B", glow: { blur: 20 }, shadow: {} };
+    const svg = svgOf(designWith({ parts: [{ id: "a", motif: { kind: "disc" }, finish, ...more }] }));
+    expect(svg).not.toMatch(/NaN|Infinity|(width|height)="-/);
+  }
+});

@@ -1,7 +1,7 @@
 import { tidied } from "../geometry/boolean/boolean";
 import { flattenPath } from "../geometry/flatten";
 import { offsetPath } from "../geometry/offset/offset";
-import { segmentsOf, type Path } from "../geometry/path";
+import { areaOfPath, segmentsOf, type Path } from "../geometry/path";
 import { begunAt } from "../geometry/stretchOf";
 import { measurePath } from "../geometry/pathLength";
 import { distance, type Point } from "../geometry/point";
@@ -9,6 +9,7 @@ import { coursesOf, FINE } from "./course";
 import { fillRuns } from "./fill/fill";
 import type { Limits } from "./lines/definition";
 import { LINE_STITCH_KINDS } from "./lines/list";
+import { spendOnPoints } from "./pointEffort";
 import type { FillStitch, LineStitch, UnderlayKind } from "./stitchFields";
 import { INSIDE } from "./underlays/definition";
 import { UNDERLAY_KINDS } from "./underlays/list";
@@ -30,10 +31,11 @@ export function areaToSew(path: Path): Path {
   return tidied(path.filter(({ closed }) => closed));
 }
 
-/** An area sewn in rows from near a place: what lies below first. The geometry engine must have been loaded. */
+/** An area sewn in rows from near a place: what lies below first. The geometry engine must have been loaded. Throws a TooMuchEffort. */
 export function sewArea(whole: Path, start: Point, fill: FillStitch, underlay: UnderlayKind, limits: Limits): Sewn {
   const area = fill.inset > 0 ? offsetPath(whole, -fill.inset, "round") : whole;
   if (area.length === 0) return NOTHING;
+  spendOnPoints(Math.abs(areaOfPath(area)) / (fill.spacing * fill.length));
   const polygons = flattenPath(area, FINE).map(opened);
   const { underArea } = UNDERLAY_KINDS[underlay];
   const below = underlay === "none" ? [] : underArea(offsetPath(area, -INSIDE, "round"), fill, limits, start);
@@ -43,10 +45,11 @@ export function sewArea(whole: Path, start: Point, fill: FillStitch, underlay: U
 
 /** A line sewn along each run of an outline, from its start to its end. The geometry engine must have been loaded. */
 export function sewLine(path: Path, line: LineStitch, underlay: UnderlayKind, limits: Limits): Sewn {
-  const { sew, width } = LINE_STITCH_KINDS[line.kind];
+  const { sew, width, pointsTo } = LINE_STITCH_KINDS[line.kind];
   const wide = width(line);
   const courses = coursesOf(placed(path, line, wide));
   const { underBand } = UNDERLAY_KINDS[underlay];
+  spendOnPoints(courses.reduce((sum, { along }) => sum + (along.at(-1) ?? 0), 0) * pointsTo(line, limits));
   const runs = courses.flatMap((course) => {
     const below = wide > 2 * INSIDE ? underBand(course, wide - 2 * INSIDE, limits) : [];
     return [...below, sew(course, line, limits)];

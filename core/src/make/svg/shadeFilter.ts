@@ -1,6 +1,6 @@
 import type { SaidEffects } from "../../finish/effects/softShades";
 import type { SoftShade } from "../../finish/effects/shade";
-import type { Box } from "../../geometry/box";
+import { isEmpty, type Box } from "../../geometry/box";
 import { decimals } from "../../geometry/decimals";
 import type { PartScene } from "../../scene/scene";
 import { attribute } from "../xml";
@@ -14,7 +14,7 @@ const filterName = (id: string) => `shades-${id}`;
  * they reach, in the sheet's millimetres; colours mix in sRGB, as they do in pictures.
  */
 export function shadedLines(part: PartScene, { under, over }: SaidEffects, box: Box, copies: string[]): string[] {
-  if (under.length + over.length === 0) return copies;
+  if (under.length + over.length === 0 || isEmpty(box)) return copies;
   const name = filterName(part.id);
   const region = [
     attribute("x", decimals(box.left, PLACES)),

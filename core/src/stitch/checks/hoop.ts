@@ -10,15 +10,26 @@ const MOST = 50;
 export const hoop = defineStitchCheck({
   kind: "hoop",
   check({ plan: { x, y, settings }, told: { box } }) {
-    const outside = Array.from(x, (own, k) => ({ x: own, y: y[k] ?? 0 }))
-      .map((place) => ({ ...place, beyond: beyondHoop(settings.frame, place.x, place.y) }))
-      .filter(({ beyond }) => beyond > ON_EDGE)
-      .sort((a, b) => b.beyond - a.beyond);
+    const beyond = Float64Array.from(x, (own, k) => beyondHoop(settings.frame, own, y[k] ?? 0));
+    const furthest = furthestOf(beyond);
     const { left = 0, top = 0, right = 0, bottom = 0 } = box ?? {};
     return {
-      state: outside.length > 0 ? "failed" : "passed",
-      figures: { width: right - left, height: bottom - top, beyond: outside[0]?.beyond ?? 0 },
-      places: outside.slice(0, MOST).map((place) => ({ x: place.x, y: place.y })),
+      state: furthest.length > 0 ? "failed" : "passed",
+      figures: { width: right - left, height: bottom - top, beyond: beyond[furthest[0] ?? -1] ?? 0 },
+      places: furthest.map((k) => ({ x: x[k] ?? 0, y: y[k] ?? 0 })),
     };
   },
 });
+
+/** The numbers of those furthest beyond the edge, the furthest first; of millions only as many are sorted as are told. */
+function furthestOf(beyond: Float64Array): number[] {
+  const told: number[] = [];
+  beyond.forEach((own, k) => {
+    const isTold = told.length < MOST || own > (beyond[told.at(-1) ?? -1] ?? 0);
+    if (own <= ON_EDGE || !isTold) return;
+    const place = told.findIndex((other) => (beyond[other] ?? 0) < own);
+    told.splice(place < 0 ? told.length : place, 0, k);
+    told.length = Math.min(told.length, MOST);
+  });
+  return told;
+}

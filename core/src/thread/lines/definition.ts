@@ -20,6 +20,8 @@ export interface LineStitchDefinition<K extends LineStitchKind = LineStitchKind>
   readonly fields: readonly Exclude<keyof LineStitch, "kind">[];
   /** Needle points along a course, from its start to its end. */
   sew: (course: Course, stitch: LineStitch, limits: Limits) => Point[];
+  /** About how many of them there are to a millimetre of the course. */
+  pointsTo: (stitch: LineStitch, limits: Limits) => number;
   /** How wide what it covers is, millimetres; 0 for a thread alone. */
   width: (stitch: LineStitch) => number;
 }

@@ -12,6 +12,7 @@ export const running = defineLineStitch({
   kind: "running",
   fields: ["times", "length"],
   width: () => 0,
+  pointsTo: ({ length, times }) => times / length,
   sew(course, { length, times }) {
     const points = runningPoints(course, length);
     if (times === 2) return [...points, ...points.toReversed().slice(1)];

@@ -14,6 +14,8 @@ export const satin = defineLineStitch({
   kind: "satin",
   fields: ["width", "spacing", "place"],
   width: ({ width }) => width,
+  // A wide band is crossed in several stitches.
+  pointsTo: ({ width, spacing }, { longest }) => (2 / spacing) * Math.max(1, width / longest),
   sew(course, { width, spacing }, limits) {
     const band = railsOf(course, width / 2 + limits.pull, spacing);
     const points = band.flatMap((rails) => across(rails, spacing, limits));

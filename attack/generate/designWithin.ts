@@ -10,7 +10,7 @@ import { RULES } from "../../core/src/rules/list";
 import { pick, upTo, type Random } from "../mutate/pick";
 import { valuesWithin } from "./withinLimits";
 
-/** Paints that go from one colour into another, in every way there is. */
+/** Paints of one colour, of several in turn, and of one that goes into another. */
 const FILLS: readonly unknown[] = [
   "#1E6F5C",
   null,

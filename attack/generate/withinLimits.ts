@@ -2,7 +2,7 @@ import type { Field, FieldTable, NumberTraits } from "../../core/src/fields/fiel
 import { pick, upTo, type Random } from "../mutate/pick";
 
 /** A number a field may hold: near its usual one, anywhere by its size, or at an end. */
-export function numberWithin(traits: NumberTraits, usual: number, random: Random): number {
+function numberWithin(traits: NumberTraits, usual: number, random: Random): number {
   const near = usual * 10 ** (1.4 * (random() - 0.4));
   const value = pick([() => near, () => near, () => bySize(traits, random), () => atAnEnd(traits, random)], random)();
   const kept = Math.min(traits.max, Math.max(traits.min, value));
@@ -28,7 +28,7 @@ function valueWithin(field: Field, random: Random): unknown {
   }
   if (field.type === "choice") return pick(field.choices, random);
   if (field.type === "toggle") return random() < 0.5;
-  if (field.type === "text") return "Brine wick baths".slice(0, 1 + upTo(field.longest, random));
+  if (field.type === "text") return "Brinewick Baths".slice(0, 1 + upTo(field.longest, random));
   return "fields" in field && isTable(field.fields) ? valuesWithin(field.fields, random) : undefined;
 }
 

@@ -1,7 +1,6 @@
 import type { Errand } from "../errands/errand";
 import { shortestWay } from "../errands/shortestWay";
 import { colorAt } from "../finish/paint";
-import { spend } from "../geometry/effort";
 import { apply, isSimilar, multiply, scaling, sizeOf, type Matrix } from "../geometry/matrix";
 import { transformPath, type Path } from "../geometry/path";
 import { ORIGIN, type Point } from "../geometry/point";
@@ -12,6 +11,7 @@ import { asMembers } from "../scene/asMembers";
 import type { PartScene, Scene } from "../scene/scene";
 import type { Limits } from "../thread/lines/definition";
 import { LINE_STITCH_KINDS } from "../thread/lines/list";
+import { spendOnPoints } from "../thread/pointEffort";
 import { areaToSew, sewArea, sewLine, startOf, type Sewn } from "../thread/sewn";
 import type { ResolvedStitch } from "../thread/stitchFields";
 import { stitchingOf } from "./stitchingOf";
@@ -45,9 +45,6 @@ export function unitsOf(scene: Scene): Unit[] {
 
 /** Colours nearer than this in OKLab are sewn with one thread: nobody has a reel for each step of a ramp. */
 const ALIKE = 0.06;
-
-/** What each needle point takes from here on. */
-const SECONDS_A_POINT = 6e-6;
 
 /** Copies shrunk to less than this share of the motif are nothing. */
 const TOO_SMALL = 1e-6;
@@ -158,7 +155,7 @@ class KnownShapes {
 function carried({ runs, ways, area }: Sewn, by: Matrix): Sewn {
   const all = (rows: readonly (readonly Point[])[]) =>
     rows.map((points) => {
-      spend(points.length * SECONDS_A_POINT);
+      spendOnPoints(points.length);
       return points.map((point) => apply(by, point));
     });
   return { runs: all(runs), ways: all(ways), area: all(area) };

@@ -133,7 +133,7 @@ function flat(property: PaintProperty, paint: Paint): string[] {
   return paint.kind === "flat" ? [colorAttributes(property, paint.color)] : [];
 }
 
-/** Every copy: as a use of its outline, or written out; `held` within a picture's frame where one is given. */
+/** Every copy: as a use of its outline, or written out; held within a picture's frame where one is given. */
 export function copyLines(part: PartScene, frame: Box | null = null): string[] {
   if (isOneArea(part)) return [areaLine(part)];
   const { id, geometry, finish } = part;

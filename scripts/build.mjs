@@ -51,19 +51,34 @@ const TARGETS = {
   },
 };
 
+/**
+ * Bundles for Node with every package but the database's own library in them, and what several share once: a process starts in a
+ * third of the time it takes to find its packages file by file.
+ */
 function bundleNode(folder, entries, sources = "src/") {
+  rmSync(join(root, folder, "dist/shared"), { recursive: true, force: true });
   return bundle({
     absWorkingDir: root,
     entryPoints: entries.map((entry) => `${folder}/${sources}${entry}.ts`),
     outdir: `${folder}/dist`,
     bundle: true,
+    splitting: true,
+    chunkNames: "shared/[name]-[hash]",
     platform: "node",
     format: "esm",
     target: "node20",
-    packages: "external",
+    // Packages as modules, where they are that too: what nobody uses of them is left out.
+    mainFields: ["module", "main"],
+    external: ["libsql"],
+    // Packages written for the older kind of modules ask for what belongs to Node by this.
+    banner: {
+      js: 'import { createRequire as requiring } from "node:module"; const require = requiring(import.meta.url);',
+    },
     alias: {
       "@twin-petal/core": join(root, "core/src/index.ts"),
       "@twin-petal/host": join(root, "host/src/nodeHost.ts"),
+      // Its other form looks for files beside itself.
+      "css-tree": "css-tree/dist/csstree.esm",
     },
     sourcemap: true,
     logLevel: "warning",

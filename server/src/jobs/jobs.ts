@@ -3,7 +3,7 @@ import { EventEmitter } from "node:events";
 import type { ChildProcess } from "node:child_process";
 import type { Device } from "@twin-petal/core";
 import { HttpProblem } from "../problem";
-import type { DeviceNews, DeviceOrder, DeviceWork } from "../work/deviceProcess";
+import type { DeviceNews, DeviceOrder, DeviceStep, DeviceWork } from "../work/deviceProcess";
 import { forked, killed, watchSize } from "../work/forked";
 import { MOST_RUNNING, type JobRow, type JobStore } from "./jobStore";
 
@@ -28,7 +28,7 @@ export interface JobAsked {
 
 /** A job's news as they are streamed. */
 export type JobNews =
-  | { readonly event: "step"; readonly data: Extract<DeviceNews, { kind: "step" }> }
+  | { readonly event: "steps"; readonly data: readonly DeviceStep[] }
   | { readonly event: "state" | "end"; readonly data: JobRow };
 
 interface Running {
@@ -169,10 +169,10 @@ export class Jobs {
     if (news.kind === "broken") {
       return this.end(job, { state: "failed", trouble: `The device broke off: ${news.message}` });
     }
-    if (news.kind !== "step") return;
-    job.trace.push({ ...news.trace, seconds: news.seconds });
-    job.row = { ...job.row, done: news.index + 1 };
-    job.news.emit("news", { event: "step", data: news });
+    if (news.kind !== "steps") return;
+    for (const { trace, seconds } of news.steps) job.trace.push({ ...trace, seconds });
+    job.row = { ...job.row, done: job.trace.length };
+    job.news.emit("news", { event: "steps", data: news.steps });
     if (Date.now() - job.written < WRITE_EVERY) return;
     job.written = Date.now();
     this.store.change(job.row.id, { done: job.row.done }).catch(this.onTrouble);

@@ -91,13 +91,18 @@ function told({ settings, report, ...row }: JobRow) {
 function stream(jobs: Jobs, row: JobRow, response: Response): void {
   // What may be transformed would be gathered and packed before it is sent.
   response.set({ "Content-Type": "text/event-stream", "Cache-Control": "no-cache, no-transform" });
-  const send = ({ event, data }: JobNews) => {
+  const send = (news: JobNews) => {
     if (response.writableEnded) return;
-    const body = "state" in data ? told(data) : data;
-    response.write(`event: ${event}\ndata: ${JSON.stringify(body)}\n\n`);
-    if (event === "end") response.end();
+    response.write(
+      news.event === "steps"
+        ? news.data.map((step) => eventText("step", step)).join("")
+        : eventText(news.event, told(news.data)),
+    );
+    if (news.event === "end") response.end();
   };
   const stop = jobs.listen(row.id, send);
   send({ event: stop ? "state" : "end", data: row });
   if (stop) response.on("close", stop);
 }
+
+const eventText = (event: string, data: object) => `event: ${event}\ndata: ${JSON.stringify(data)}\n\n`;

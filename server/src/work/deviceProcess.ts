@@ -14,22 +14,28 @@ export interface DeviceWork {
 /** What is asked of it while it runs. */
 export type DeviceOrder = "pause" | "resume" | "stop";
 
+/** A step it has done. */
+export interface DeviceStep {
+  readonly index: number;
+  readonly seconds: number;
+  readonly trace: Readonly<Record<string, number>>;
+}
+
 /** What it tells. */
 export type DeviceNews =
   | { readonly kind: "opened"; readonly steps: number }
   | { readonly kind: "refused"; readonly refusal: string }
-  | {
-      readonly kind: "step";
-      readonly index: number;
-      readonly seconds: number;
-      readonly trace: Readonly<Record<string, number>>;
-    }
+  | { readonly kind: "steps"; readonly steps: readonly DeviceStep[] }
   /** An error nobody foresaw. */
   | { readonly kind: "broken"; readonly message: string }
   | { readonly kind: "ended"; readonly stopped: boolean; readonly report: Readonly<Record<string, number>> };
 
 /** Steps are waited for in pieces no longer than this, so that orders are heard, milliseconds. */
 const LONGEST_WAIT = 100;
+/** Short steps are waited for together, milliseconds: a timer is no truer than this. */
+const SHORTEST_WAIT = 10;
+/** Steps are told together, at most this many milliseconds after they were done; orders are heard meanwhile. */
+const TELL_EVERY = 40;
 
 /** Tells whoever started this; resolves when it is on its way. */
 const tell = (news: DeviceNews) => new Promise<void>((sent) => process.send?.(news, () => sent()));
@@ -66,20 +72,34 @@ async function work({ device: kind, file, settings, pace }: DeviceWork): Promise
 }
 
 async function go(run: DeviceRun, pace: number | null): Promise<void> {
-  for (let index = 0; index < run.steps; index++) {
-    while (isPaused()) await wait(LONGEST_WAIT);
-    if (isStopped()) return;
+  let done: DeviceStep[] = [];
+  let toldAt = performance.now();
+  const tellDone = async () => {
+    if (done.length > 0) await tell({ kind: "steps", steps: done });
+    done = [];
+    toldAt = performance.now();
+  };
+  /** What the steps so far would have taken and was not waited for yet, milliseconds. */
+  let owed = 0;
+  await waitFor(0);
+  for (let index = 0; index < run.steps && !isStopped(); index++) {
     const { seconds, trace } = run.step(index);
-    await waitFor(pace === null ? 0 : (seconds * 1000) / pace);
-    if (isStopped()) return;
-    await tell({ kind: "step", index, seconds, trace });
+    owed += pace === null ? 0 : (seconds * 1000) / pace;
+    if (owed >= SHORTEST_WAIT) owed -= await waitFor(owed);
+    done.push({ index, seconds, trace });
+    if (isPaused() || performance.now() - toldAt >= TELL_EVERY) await tellDone();
+    await waitFor(0);
   }
+  await tellDone();
 }
 
-async function waitFor(milliseconds: number): Promise<void> {
-  let left = milliseconds;
-  do {
-    await wait(Math.min(left, LONGEST_WAIT));
-    if (!isPaused()) left -= LONGEST_WAIT;
-  } while (left > 0 && !isStopped());
+/** Waits so many milliseconds and while it is paused; tells how long it was not. */
+async function waitFor(milliseconds: number): Promise<number> {
+  let waited = 0;
+  while (!isStopped() && (isPaused() || waited < milliseconds)) {
+    const began = performance.now();
+    await wait(isPaused() ? LONGEST_WAIT : Math.min(milliseconds - waited, LONGEST_WAIT));
+    if (!isPaused()) waited += performance.now() - began;
+  }
+  return waited;
 }

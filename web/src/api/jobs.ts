@@ -44,21 +44,33 @@ export async function orderJob(id: string, order: "pause" | "resume" | "stop" | 
   return told.validate(await response.json());
 }
 
-/** Hears a job's news until it ends; answers how to stop hearing. `onStep` is told how many steps are done. */
+/** Hears a job's news until it ends; answers how to stop hearing. `onStep` is told how many steps are done, once a frame. */
 export function listenToJob(id: string, onJob: (job: Job) => void, onStep: (done: number) => void): () => void {
   const source = new EventSource(`/api/jobs/${id}/events`);
   const dataOf = (event: Event): unknown => (event instanceof MessageEvent ? JSON.parse(String(event.data)) : null);
   const hear = (event: Event) => onJob(told.validateSync(dataOf(event)));
+  let done = 0;
+  let frame = 0;
+  const close = () => {
+    cancelAnimationFrame(frame);
+    source.close();
+  };
   source.addEventListener("state", hear);
   source.addEventListener("step", (event) => {
     const step = dataOf(event);
-    if (isStep(step)) onStep(step.index + 1);
+    if (!isStep(step)) return;
+    done = step.index + 1;
+    frame ||= requestAnimationFrame(() => {
+      frame = 0;
+      onStep(done);
+    });
   });
   source.addEventListener("end", (event) => {
+    close();
+    if (done > 0) onStep(done);
     hear(event);
-    source.close();
   });
-  return () => source.close();
+  return close;
 }
 
 function isStep(data: unknown): data is { readonly index: number } {

@@ -17,7 +17,7 @@ import { SHORTCUTS } from "./keys";
 import { KeysDialog } from "./keysDialog";
 import { loadDesk } from "./loadDesk";
 import { ViewSwitch } from "./viewSwitch";
-import { PictureProvider, usePicture } from "./stage/pictureContext";
+import { PictureProvider, usePictureStore } from "./stage/pictureContext";
 import { Stage } from "./stage/stage";
 import { WalkReplay } from "./stage/walk/walkReplay";
 import { ShelfDrawer } from "./shelf/shelfDrawer";
@@ -148,8 +148,8 @@ function Middle() {
 /** Binds the shortcuts. */
 function useKeys(showKeys: () => void): void {
   const store = useDeskStore();
-  const picture = usePicture();
-  useEffect(() => bindKeys(SHORTCUTS, { store, picture, showKeys }));
+  const picture = usePictureStore();
+  useEffect(() => bindKeys(SHORTCUTS, { store, picture, showKeys }), [store, picture, showKeys]);
 }
 
 /** Other ways of seeing the ornament, as long as their keys are held. */

@@ -6,14 +6,14 @@ import { duplicatePart } from "@/store/edits/parts";
 import { duplicateSeveral } from "@/store/edits/several";
 import { HISTORY_KEYS, type Shortcut } from "./historyKeys";
 import { stepFor } from "./bottom/neighbourValues";
-import type { usePicture } from "./stage/pictureContext";
+import type { usePictureStore } from "./stage/pictureContext";
 import type { Look } from "./stage/useCloseUpView";
 import { TOOL_WORDS } from "./stage/toolStrip";
 
 /** What keys act on. */
 interface KeyTargets {
   readonly store: DeskStore;
-  readonly picture: ReturnType<typeof usePicture>;
+  readonly picture: ReturnType<typeof usePictureStore>;
   showKeys: () => void;
 }
 
@@ -21,8 +21,10 @@ const PAN = 48;
 const ZOOM = 1.25;
 
 /** What the keys look about in: the close-up while it has the large place. */
-const large = ({ store, picture }: KeyTargets): Look =>
-  store.getState().hand.swapped && picture.closeUp.view ? picture.closeUp : picture;
+const large = ({ store, picture }: KeyTargets): Look => {
+  const shown = picture.getState();
+  return store.getState().hand.swapped && shown.closeUp.view ? shown.closeUp : shown;
+};
 
 const zoom = (factor: number) => (targets: KeyTargets) => {
   const { size, setView } = large(targets);

@@ -22,7 +22,7 @@ const UNSEEN = { width: 8, height: 8 };
 export default function SolidStage() {
   const design = useDesign();
   const store = useDeskStore();
-  const { setSize, setSeen } = usePicture();
+  const { setSize, setSeen } = usePicture("setSize", "setSeen");
   useEffect(() => {
     setSize(UNSEEN);
     setSeen(false);

@@ -23,7 +23,7 @@ export function BuildUp() {
   const design = useDesign();
   const chosen = useDesk((state) => state.chosen);
   const built = useDesk((state) => state.hand.built);
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState<number>(4);
   const count = (chosen && report?.copies.get(chosen)) || 0;

@@ -58,7 +58,7 @@ export function GapChart() {
 
 function useGaps(part: string | null): GapReport | null {
   const design = useRested(useDesign(), REST);
-  const { assistant } = usePicture();
+  const { assistant } = usePicture("assistant");
   const [report, setReport] = useState<{ part: string; gaps: GapReport } | null>(null);
   useEffect(() => {
     if (part === null) return;

@@ -14,7 +14,7 @@ const REST = 300;
 
 /** Another rule; how many copies there are, and how many only repeat another. */
 export function CopiesPanel({ part }: { part: string }) {
-  const { report, assistant, isCurrent } = usePicture();
+  const { report, assistant, isCurrent } = usePicture("report", "assistant", "isCurrent");
   const design = useDesign();
   const { edit } = useEditing();
   const [coinciding, setCoinciding] = useState(0);

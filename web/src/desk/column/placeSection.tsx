@@ -24,7 +24,7 @@ interface PlaceSectionProps extends Pick<Part, "at" | "role" | "group"> {
 
 /** Sets the part in the sheet's middle or at its margin. */
 function AlignPanel({ part: id }: { part: string }) {
-  const { report, painter } = usePicture();
+  const { report, painter } = usePicture("report", "painter");
   const { edit, now } = useEditing();
   const align = async (alignment: Alignment) => {
     const box = (await painter.boxes()).get(id);

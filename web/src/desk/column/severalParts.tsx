@@ -78,7 +78,7 @@ interface Begun {
 /** Moves, turns and sizes them; the numbers fall back, as the change is made. */
 function Placing({ ids }: { ids: readonly string[] }) {
   const store = useDeskStore();
-  const { painter } = usePicture();
+  const { painter } = usePicture("painter");
   const numbers = useNumbers();
   const unit = useDesk((state) => state.history.design.sheet.unit);
   const millimetres = MILLIMETRES_PER[unit];
@@ -156,7 +156,7 @@ export function middleOf(box: Box): Point {
 /** What is done with them by one word. */
 function Doing({ ids }: { ids: readonly string[] }) {
   const store = useDeskStore();
-  const { report, painter } = usePicture();
+  const { report, painter } = usePicture("report", "painter");
   const design = useDesign();
   const chosen = design.parts.filter(({ id }) => ids.includes(id));
   const group = groupOf(design, ids);

@@ -104,7 +104,7 @@ function Coordinates({ pair, quantity, limits, step, onSet }: CoordinatesProps) 
 /** The pivot as it stands on the ornament; undefined where it is not known yet. */
 function usePivotMark(of: string): PivotMark | undefined {
   const { owner, part } = useFields();
-  const chosen = usePicture().report?.chosen;
+  const chosen = usePicture("report").report?.chosen;
   if (typeof owner !== "object" || !("rule" in owner) || chosen?.id !== part) return undefined;
   return chosen.marks
     .filter(({ rule }) => rule === owner.rule)

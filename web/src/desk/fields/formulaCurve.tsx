@@ -45,7 +45,7 @@ const REST = 60;
 function useVariedValues(field: string): readonly number[] | null {
   const { part, owner } = useFields();
   const design = useDesign();
-  const { assistant } = usePicture();
+  const { assistant } = usePicture("assistant");
   const [values, setValues] = useState<readonly number[] | null>(null);
   const rule = typeof owner === "object" && "rule" in owner ? owner.rule : null;
   useEffect(() => {

@@ -11,8 +11,11 @@ export function useAtHand(entry: AtHand): () => void {
     latest.current = entry;
   });
   useEffect(() => {
-    const { atHand, setAtHand } = store.getState();
-    if (atHand?.id === id) setAtHand(latest.current);
+    // After all effects: until each reader of the store has noted what it has drawn, any change draws all of them again.
+    queueMicrotask(() => {
+      const { atHand, setAtHand } = store.getState();
+      if (atHand?.id === id) setAtHand(latest.current);
+    });
   }, [store, id, value]);
   useEffect(
     () => () => {

@@ -7,7 +7,7 @@ const NONE: readonly LinkReport[] = [];
 /** The numbers that hang together in the rule whose sentence this is, as the last picture has them. */
 export function useLinks(): readonly LinkReport[] {
   const { part, owner } = useFields();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   if (report?.chosen?.id !== part || typeof owner !== "object" || !("rule" in owner)) return NONE;
   return report.chosen.links.get(owner.rule) ?? NONE;
 }

@@ -25,7 +25,7 @@ export function useLivePictures(
   { width, height }: Size,
   first = false,
 ): ReadonlyMap<string, SheetPicture> {
-  const { pictures: queue } = usePicture();
+  const { pictures: queue } = usePicture("pictures");
   const about = useDesk((state) => state.chosen);
   const isSolid = useDesk((state) => state.hand.solid);
   const isThread = useDesk((state) => state.hand.thread);

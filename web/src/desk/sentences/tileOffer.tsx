@@ -8,7 +8,7 @@ import { takeAway } from "../takeAway";
 /** The smallest rectangle, or the stretch of a band, a rule repeats in; and the tile of it as a file. */
 export function TileOffer() {
   const { part, owner } = useFields();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const { now } = useEditing();
   const unit = useDesk((state) => state.history.design.sheet.unit);
   const tiles = report?.chosen?.id === part ? report.chosen.tiles : null;

@@ -26,7 +26,7 @@ export function ShelfDrawer() {
 
 function Drawer() {
   const store = useDeskStore();
-  const { assistant } = usePicture();
+  const { assistant } = usePicture("assistant");
   const shelf = useShelf();
   const take = useTaking();
   return (

@@ -12,7 +12,7 @@ import { useElementSize } from "./useElementSize";
 
 /** The motif of the chosen part by itself, its neighbours faint around it; it can take the sheet's place. */
 export function CloseUp() {
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const [open, setOpen] = useState(true);
   const swapped = useDesk((state) => state.hand.swapped);
   const { setHand } = useDeskStore().getState();
@@ -57,7 +57,7 @@ export function CloseUp() {
 function MotifDrawing({ chosen, large }: { chosen: ChosenReport; large: boolean }) {
   const holder = useRef<HTMLDivElement>(null);
   const outlineId = useId();
-  const { view, size, setView, setSize } = usePicture().closeUp;
+  const { view, size, setView, setSize } = usePicture("closeUp").closeUp;
   const measured = useElementSize(holder);
   useEffect(() => {
     if (measured) setSize(measured);

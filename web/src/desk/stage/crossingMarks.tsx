@@ -6,7 +6,7 @@ import { usePicture } from "./pictureContext";
 
 /** The crossings of a weave, each turned over by a click or a key. */
 export function CrossingMarks({ part, crossings }: { part: Part; crossings: readonly WovenCrossing[] }) {
-  const { view, size } = usePicture();
+  const { view, size } = usePicture("view", "size");
   const { edit } = useEditing();
   if (!view || !size) return null;
   return crossings.map(({ key, point, flipped, fails }, index) => {

@@ -9,7 +9,7 @@ import { usePicture } from "./pictureContext";
 
 /** Paints the face under the pointer and all that are coloured with it; with Alt the one alone. */
 export function FaceBrush({ part, sheetToScreen }: { part: Part; sheetToScreen: Matrix }) {
-  const { painter, view, size, report } = usePicture();
+  const { painter, view, size, report } = usePicture("painter", "view", "size", "report");
   const { edit } = useEditing();
   const brush = useDesk((state) => state.hand.brush);
   const [found, setFound] = useState<FoundFace | null>(null);

@@ -24,7 +24,7 @@ interface HandleProps {
 
 /** Something on the ornament that can be pulled by hand or by the arrow keys. */
 export function Handle({ label, at, readout, nudge, children, onPull, onStep }: HandleProps) {
-  const { view, size, isCurrent } = usePicture();
+  const { view, size, isCurrent } = usePicture("view", "size", "isCurrent");
   /** Where keys have sent it since the picture was last up to date: the next one goes on from there. */
   const sentTo = useRef<Point | null>(null);
   useEffect(() => {

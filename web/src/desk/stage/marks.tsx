@@ -40,7 +40,7 @@ const NO_MARKS: readonly PlacedMark[] = [];
 
 /** What lies over the picture: guides, the source's outline, wedges, mirrors, and the handles. */
 export function Marks() {
-  const { report, view, size } = usePicture();
+  const { report, view, size } = usePicture("report", "view", "size");
   const design = useDesign();
   const chosenId = useDesk((state) => state.chosen);
   const also = useDesk((state) => state.also);

@@ -43,7 +43,7 @@ interface MotifHandlesProps {
 /** Every number of a ready shape on a handle of its own. */
 export function MotifHandles({ part, owner, motif, toSheet, taken }: MotifHandlesProps) {
   const resolver = designResolver(scopeOf(useNumbers()));
-  const { view } = usePicture();
+  const { view } = usePicture("view");
   const definition = motifOf(motif.kind);
   const prepared = definition?.prepare(motif, resolver, "");
   if (!definition || !prepared || resolver.problems.length > 0) return null;

@@ -4,7 +4,7 @@ import { usePicture } from "./pictureContext";
 
 /** Places where lines end a little before another, ringed on the sheet: faces stay open there. */
 export function OpeningMarks({ openings }: { openings: readonly Opening[] }) {
-  const { view, size } = usePicture();
+  const { view, size } = usePicture("view", "size");
   if (!view || !size) return null;
   return openings.map(({ from, to, width }, index) => {
     const { x, y } = toScreen(view, size, { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 });

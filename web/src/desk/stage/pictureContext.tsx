@@ -1,5 +1,17 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from "react";
 import type { Remote } from "comlink";
+import { createStore, useStore, type StoreApi } from "zustand";
+import { useShallow } from "zustand/react/shallow";
 import { useSheet } from "@/store/useMaking";
 import { useDesk, useDeskStore, useDesign, type DeskState } from "@/store/deskStore";
 import { fitted, type Size, type View } from "@/paint/view";
@@ -46,17 +58,28 @@ interface Picture {
   restart: () => void;
 }
 
-const PictureContext = createContext<Picture | null>(null);
+const PictureContext = createContext<StoreApi<Picture> | null>(null);
 
-export function usePicture(): Picture {
-  const picture = useContext(PictureContext);
-  if (!picture) throw new Error("this belongs on a desk");
-  return picture;
+/** The picture as it is at any moment; redraws nothing. */
+export function usePictureStore(): StoreApi<Picture> {
+  const store = useContext(PictureContext);
+  if (!store) throw new Error("this belongs on a desk");
+  return store;
+}
+
+/** Those of the picture's members that are named: who asks is drawn anew when one of them changes. */
+export function usePicture<K extends keyof Picture>(...names: readonly K[]): Pick<Picture, K> {
+  const store = usePictureStore();
+  useStore(
+    store,
+    useShallow((picture: Picture) => names.map((name) => picture[name])),
+  );
+  return store.getState();
 }
 
 /** What is seen in the large place: the sheet, or the close-up that has changed places with it. */
 export function useLargeView(): Look {
-  const picture = usePicture();
+  const picture = usePicture("closeUp", "view", "size", "setView", "setSize", "fit");
   const swapped = useDesk((state) => state.hand.swapped);
   return swapped && picture.closeUp.view ? picture.closeUp : picture;
 }
@@ -137,14 +160,13 @@ export function PictureProvider({ children }: { children: ReactNode }) {
   const report = latest?.report ?? null;
   const isCurrent = latest?.design === design;
   const closeUp = useCloseUpView(report?.chosen);
-  const picture = useMemo(
-    () => ({
-      ...{ painter, assistant, pictures, report, isCurrent, currency, view, size },
-      ...{ setView, setSize, setSeen, fit, closeUp, failing, restart },
-    }),
-    [painter, assistant, pictures, report, isCurrent, currency, view, size, setView, fit, closeUp, failing, restart],
-  );
-  return <PictureContext value={picture}>{children}</PictureContext>;
+  const picture = {
+    ...{ painter, assistant, pictures, report, isCurrent, currency, view, size },
+    ...{ setView, setSize, setSeen, fit, closeUp, failing, restart },
+  };
+  const [shared] = useState(() => createStore<Picture>(() => picture));
+  useLayoutEffect(() => shared.setState(picture));
+  return <PictureContext value={shared}>{children}</PictureContext>;
 }
 
 function wholeSheet(width: number, height: number, size: Size): View {

@@ -12,7 +12,7 @@ interface PointedCopyProps {
 /** The copy that is pointed at, on the sheet or in the chart, outlined. */
 export function PointedCopy({ part, sheetToScreen }: PointedCopyProps) {
   const pointed = useDesk((state) => state.hand.pointed);
-  const { painter, report } = usePicture();
+  const { painter, report } = usePicture("painter", "report");
   const [found, setFound] = useState<{ outline: string; matrix: Matrix } | null>(null);
   useEffect(() => {
     if (pointed === null) return;

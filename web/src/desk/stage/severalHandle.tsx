@@ -12,7 +12,7 @@ import { useLengthReadout } from "./useLengthReadout";
 /** Several chosen parts on the sheet: the box they cover, and its middle to pull them by. */
 export function SeveralHandle({ ids }: { ids: readonly string[] }) {
   const store = useDeskStore();
-  const { painter, report, view, size } = usePicture();
+  const { painter, report, view, size } = usePicture("painter", "report", "view", "size");
   const { words, nudge, rounded } = useLengthReadout();
   const [box, setBox] = useState<Box | null>(null);
   const begun = useRef<{ readonly gesture: string; readonly from: Design; readonly middle: Point } | null>(null);

@@ -19,7 +19,15 @@ import { panned, placeIn, toSheet, zoomed } from "@/paint/view";
 
 /** The sheet with the ornament, painted in a worker; handles and hit marks lie over it. */
 export function Stage() {
-  const { painter, view, size, setSize, setView, report, currency } = usePicture();
+  const { painter, view, size, setSize, setView, report, currency } = usePicture(
+    "painter",
+    "view",
+    "size",
+    "setSize",
+    "setView",
+    "report",
+    "currency",
+  );
   const design = useDesign();
   const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);

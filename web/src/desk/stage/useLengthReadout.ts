@@ -5,7 +5,7 @@ import { usePicture } from "./pictureContext";
 /** How lengths are told and rounded on the sheet: in its unit, to about what one pixel shows. */
 export function useLengthReadout() {
   const { unit } = useDesign().sheet;
-  const { view } = usePicture();
+  const { view } = usePicture("view");
   const millimetres = MILLIMETRES_PER[unit];
   const pixel = 1 / ((view?.scale ?? 1) * millimetres);
   const grain = 10 ** Math.max(-4, Math.floor(Math.log10(pixel)));

@@ -9,7 +9,7 @@ const CLICK_WITHIN = 4;
 
 /** What the hand does on the sheet: pull to pan, pinch to zoom, click to choose a part; with Shift one more, or a loop around several. */
 export function useSheetHand(element: RefObject<HTMLElement | null>) {
-  const { painter, view, size, setView } = usePicture();
+  const { painter, view, size, setView } = usePicture("painter", "view", "size", "setView");
   const store = useDeskStore();
   const { choose, chooseAlso, chooseTogether } = store.getState();
   /** A loop being drawn to choose with, pixels; null while the hand does something else. */

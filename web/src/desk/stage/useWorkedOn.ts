@@ -8,7 +8,7 @@ const GOES_ON: Readonly<Partial<Record<Tool, string>>> = { draw: "drawn", freeha
 
 /** The chosen part as it stands, where the tool in hand works on it; null where what is made is a part of its own. */
 export function useWorkedOn(): ChosenReport | null {
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const tool = useDesk((state) => state.hand.tool);
   const part = useDesk((state) => state.history.design.parts.find(({ id }) => id === state.chosen));
   const kind = GOES_ON[tool];

@@ -10,7 +10,7 @@ const TELL_AFTER = 300;
 
 /** What is being computed when it takes long or cannot be, and a way to stop it: the last change is then undone. */
 export function WorkPanel() {
-  const { painter, currency, failing, restart } = usePicture();
+  const { painter, currency, failing, restart } = usePicture("painter", "currency", "failing", "restart");
   const isFailing = useDesk(
     ({ history, opened, hand: { held } }) => failing === (held === "before" ? opened : history.design),
   );

@@ -25,7 +25,7 @@ export function PartsStrip() {
   const chosen = useDesk((state) => state.chosen);
   const also = useDesk((state) => state.also);
   const pictures = usePartPictures();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -88,7 +88,7 @@ export function PartsStrip() {
 
 function usePartPictures(): ReadonlyMap<string, ImageBitmap> {
   const design = useDesign();
-  const { assistant, isCurrent } = usePicture();
+  const { assistant, isCurrent } = usePicture("assistant", "isCurrent");
   const [pictures, setPictures] = useState<ReadonlyMap<string, ImageBitmap>>(new Map());
   useEffect(() => {
     if (!isCurrent) return;

@@ -21,7 +21,7 @@ const BEGUN: Solving = { progress: 0, search: null, range: null };
 /** Looks for the values of a number with which a goal is met by the chosen part; anew whenever what is asked for changes. */
 export function useSolve(atHand: NumberAtHand, kind: string, wanted: number): Solving {
   const store = useDeskStore();
-  const { assistant } = usePicture();
+  const { assistant } = usePicture("assistant");
   // What is looked for is a value of the number as it was taken in hand: taking one begins no new search.
   const [asked] = useState(atHand);
   const [solving, setSolving] = useState<Solving>(BEGUN);

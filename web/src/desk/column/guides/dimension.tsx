@@ -31,7 +31,7 @@ export const dimensionLabels = labelGuide({
 
 /** What the measure comes to now. */
 function Comes({ guide }: { guide: { readonly dimension: unknown } }) {
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const { between } = useMeasureWords();
   const index = useDesk(({ history }) =>
     history.design.guides.findIndex((known) => "dimension" in known && known.dimension === guide.dimension),

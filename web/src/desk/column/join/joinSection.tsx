@@ -19,7 +19,7 @@ import { JOIN_LABELS, labelsOfJoin } from "./ways/list";
 /** How the copies meet, what takes from them, and what keeps them. */
 export const JoinSection = memo(function JoinSection({ part, join }: { part: string; join: Join }) {
   const { edit } = useEditing();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const { takesOffset, takesDoubled, takesOthers } = JOIN_OF[join.mode];
   const { Panel } = labelsOfJoin(join.mode);
   const hasWedge = report?.chosen?.id === part && report.chosen.wedge !== null;

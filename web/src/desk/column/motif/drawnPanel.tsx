@@ -70,7 +70,7 @@ function ChosenPanel({ drawn, chosen }: { drawn: Drawn; chosen: ReadonlySet<numb
   const { paths, reshape } = drawn;
   const { setHand } = useDeskStore().getState();
   const { edit } = useEditing();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const numbers = [...chosen];
   const [first = 0] = numbers;
   const node = nodeAt(paths, first);
@@ -153,7 +153,7 @@ function OrbitPanel({ drawn }: { drawn: Drawn }) {
 
 /** Ends that miss the mirror line, the wedge or each other by a little, and the action that mends them. */
 function SeamPanel({ drawn }: { drawn: Drawn }) {
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const { words } = useLengthReadout();
   const { setHand } = useDeskStore().getState();
   const { paths, commit } = drawn;

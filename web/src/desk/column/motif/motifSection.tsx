@@ -124,7 +124,7 @@ function CombinedPanel({ part, motif }: { part: string; motif: Motif }) {
 /** What can be done with a motif as a whole: combined with others, or made plain. */
 function MotifActions({ part, motif, cut }: { part: string; motif: Motif; cut: boolean }) {
   const { edit } = useEditing();
-  const { assistant } = usePicture();
+  const { assistant } = usePicture("assistant");
   const design = useDesign();
   const bake = async () => {
     const outline = await assistant.motifOutline(design, part);
@@ -180,7 +180,7 @@ const STAND_WORDS: Readonly<Record<StandsBy, string>> = {
 /** By what of it the motif stands at its place; its own origin is called by where that is. */
 function MotifStand({ part }: { part: string }) {
   const { edit } = useEditing();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const standsBy = useDesk(({ history }) => history.design.parts.find(({ id }) => id === part)?.standsBy ?? "own");
   const chosen = report?.chosen?.id === part ? report.chosen : null;
   const own = chosen?.ownStand ?? "own";

@@ -27,7 +27,7 @@ export function NestedMotifs({ part, list, motifs }: NestedListProps) {
 
 function NestedRow({ part, list, motif, index }: { part: string; list: NestedList; motif: Motif; index: number }) {
   const { edit } = useEditing();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const owner: NestedOwner = list === "cutouts" ? { cutout: index } : { member: index };
   const centre = () => {
     const outline = report?.chosen?.id === part ? boxOfPath(pathOfData(report.chosen.outline)) : null;

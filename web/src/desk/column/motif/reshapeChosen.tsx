@@ -38,7 +38,7 @@ export function ReshapeChosen({ drawn, chosen }: { drawn: Drawn; chosen: Readonl
   const [place, setPlace] = useState<About>("middle");
   const unit = useDesk((state) => state.history.design.sheet.unit);
   const millimetres = MILLIMETRES_PER[unit];
-  const pivot = pivotOf(usePicture().report?.chosen ?? null);
+  const pivot = pivotOf(usePicture("report").report?.chosen ?? null);
   const middle = meanOf([...chosen].map((number) => nodeAt(paths, number)).filter((node) => node !== null));
   const centre = place === "pivot" && pivot ? pivot : middle;
   const begun = useRef<(Reshaped & { readonly gesture: string }) | null>(null);

@@ -7,7 +7,7 @@ import { usePicture } from "../../stage/pictureContext";
 /** Composing the sheet: a centre piece, scattered accents, parts spread evenly. */
 export function ComposeOffers() {
   const { edit, choose, now } = useEditing();
-  const { report, painter } = usePicture();
+  const { report, painter } = usePicture("report", "painter");
   const { parts } = useDesign();
   const movable = parts.filter(({ visible, locked, role }) => visible && !locked && role === "show");
   const add = (added: ReturnType<typeof addAccents>) => {

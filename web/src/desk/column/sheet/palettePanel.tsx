@@ -37,7 +37,7 @@ export function Palette() {
 /** More colours: one, some from a picture, or ramps between those there are. */
 export function PaletteOffers() {
   const { edit, now } = useEditing();
-  const { assistant } = usePicture();
+  const { assistant } = usePicture("assistant");
   const palette = useDesk((state) => state.history.design.palette);
   const chooser = useRef<HTMLInputElement>(null);
   const takeFrom = async (file: File | undefined) => {
@@ -66,7 +66,7 @@ export function PaletteOffers() {
 
 function PaletteRow({ entry: { name, color } }: { entry: PaletteColor }) {
   const { edit } = useEditing();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const contrast = contrastBetween(color, (report && groundColor(report.sheet)) ?? "#FFFFFF");
   const rename = (next: string) => {
     const trimmed = next.trim();

@@ -8,7 +8,7 @@ import { usePicture } from "../../stage/pictureContext";
 /** Standard sizes for the sheet, and turning it. */
 export function SizePanel() {
   const { edit } = useEditing();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const stored = useDesk((state) => state.history.design.sheet);
   const { width = 0, height = 0 } = report?.sheet ?? {};
   const known = paperSizeOf(width, height);

@@ -28,7 +28,7 @@ interface Pair {
 export function MeasureLayer() {
   const surface = useSurface();
   const snapTo = useSnap();
-  const { painter } = usePicture();
+  const { painter } = usePicture("painter");
   const { edit } = useEditing();
   const { nudge, rounded } = useLengthReadout();
   const { between, ofCopy } = useMeasureWords();

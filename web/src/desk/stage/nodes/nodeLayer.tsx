@@ -73,7 +73,7 @@ function Nodes({ drawn }: { drawn: Drawn }) {
   const [cursor, setCursor] = useState<number | null>(null);
   /** Where the menu of what can be done is open, pixels of the window. */
   const [menu, setMenu] = useState<Point | null>(null);
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const all = paths.flatMap((run) => run.nodes);
   const turns = turnsOf(paths, surface.screen);
 
@@ -252,7 +252,7 @@ function KeyCursor({ node, screen }: { node: Point | undefined; screen: (point: 
 /** Goes to work on another copy when it is clicked. */
 function useCopyChange() {
   const store = useDeskStore();
-  const { painter, view, size } = usePicture();
+  const { painter, view, size } = usePicture("painter", "view", "size");
   return async (event: PointerEvent) => {
     const { chosen, setHand } = store.getState();
     if (!view || !size || chosen === null || event.currentTarget.closest("[data-surface=close-up]")) return;

@@ -17,7 +17,7 @@ const REST = 120;
 
 /** Draws points of the motif's own space to what is near; `own` are the motif's nodes and middles. */
 export function useSnap(): (point: Point, own: readonly SnapPoint[], off: boolean) => Snapped {
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const workedOn = useWorkedOn();
   const others = useOtherParts(workedOn?.id ?? null);
   const { unit } = useDesign().sheet;
@@ -47,7 +47,7 @@ const NOTHING: SnapTargets = { points: [], lines: [] };
 
 /** What the parts that are not worked on draw the hand to, asked anew when the picture or the view has changed. */
 function useOtherParts(except: string | null): SnapTargets {
-  const { painter, report, view, size } = usePicture();
+  const { painter, report, view, size } = usePicture("painter", "report", "view", "size");
   const [found, setFound] = useState(NOTHING);
   useEffect(() => {
     if (!view || !size) return;

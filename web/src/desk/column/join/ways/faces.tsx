@@ -60,7 +60,7 @@ function Panel({ part, join }: { part: string; join: Join }) {
 /** Lines that end a little before another leave faces open: how many, how far, and what closes them. */
 function Openings({ part, join }: { part: string; join: Join }) {
   const { edit } = useEditing();
-  const { report } = usePicture();
+  const { report } = usePicture("report");
   const unit = useDesk((state) => state.history.design.sheet.unit);
   const openings = report?.chosen?.id === part ? report.chosen.openings : [];
   const widest = openings.at(-1)?.width ?? 0;

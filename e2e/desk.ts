@@ -57,6 +57,10 @@ export class Desk {
   async addRule(kind: string): Promise<void> {
     await this.page.getByRole("button", { name: "Add a rule" }).click();
     await this.page.getByRole("menuitem", { name: new RegExp(`^${kind}`, "i") }).click();
+    // The menu gives the focus on once it has gone: what is focused before that would lose it again.
+    await this.page.waitForFunction(
+      () => document.activeElement !== document.body && !document.activeElement?.closest("[role=menu]"),
+    );
   }
 
   async saved(): Promise<void> {

@@ -25,7 +25,7 @@ interface HandleProps {
 /** Something on the ornament that can be pulled by hand or by the arrow keys. */
 export function Handle({ label, at, readout, nudge, children, onPull, onStep }: HandleProps) {
   const { view, size, isCurrent } = usePicture("view", "size", "isCurrent");
-  /** Where keys have sent it since the picture was last up to date: the next one goes on from there. */
+  /** Where the hand has sent it since the picture was last up to date: the next key goes on from there. */
   const sentTo = useRef<Point | null>(null);
   useEffect(() => {
     if (isCurrent) sentTo.current = null;
@@ -41,7 +41,9 @@ export function Handle({ label, at, readout, nudge, children, onPull, onStep }: 
       return { x: (place?.x ?? 0) - down.x, y: (place?.y ?? 0) - down.y };
     },
     onMove(off, { to, gesture }) {
-      if (view && size) onPull(toSheet(view, size, { x: to.x + off.x, y: to.y + off.y }), gesture);
+      if (!view || !size) return;
+      sentTo.current = toSheet(view, size, { x: to.x + off.x, y: to.y + off.y });
+      onPull(sentTo.current, gesture);
     },
     onEnd: () => setPulling(false),
     begins: 0,

@@ -7,7 +7,6 @@ test("the picker shows this ornament with each rule added, the first pictures wi
 }) => {
   const desk = new Desk(page);
   await desk.open("colouring-card-rosette");
-  await page.waitForTimeout(600);
   const began = Date.now();
   await page.getByRole("button", { name: "Add a rule" }).click();
   const pictures = page.getByRole("menu").locator("canvas[data-shown=yes]");

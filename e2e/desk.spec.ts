@@ -20,6 +20,22 @@ test("a ring's radius is pulled by its drop, and the sentence follows", async ({
   await expect.poll(async () => Number(await desk.number("radius").getAttribute("aria-valuenow"))).toBeCloseTo(35, 0);
 });
 
+test("a handle pulled on against a limit stands there, and keys go on from there", async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.openEmpty();
+  await page.getByRole("button", { name: "petal" }).click();
+  await desk.ready();
+  const handle = page.getByRole("button", { name: /^length of the motif/ });
+  const box = await handle.boundingBox();
+  if (!box) throw new Error("no handle");
+  await desk.pull({ x: box.x + box.width / 2, y: box.y + box.height / 2 }, 0, 300);
+  await expect(desk.number("length")).toHaveAttribute("aria-valuenow", "0.001");
+  await desk.ready();
+  await handle.focus();
+  await page.keyboard.press("Shift+ArrowUp");
+  await expect(desk.number("length")).toHaveAttribute("aria-valuenow", "10");
+});
+
 test("a rule's pivot is dragged on the sheet, on the part's own place and turn too", async ({ page }) => {
   const desk = new Desk(page);
   await desk.openEmpty();

@@ -44,7 +44,6 @@ test("wheel, arrow keys, typing, formulas and the default", async ({ page }) => 
   await length.hover();
   await page.mouse.wheel(0, -100);
   await expect(length).toHaveAttribute("aria-valuenow", "41");
-  await page.waitForTimeout(400);
   await page.keyboard.down("Shift");
   await page.mouse.wheel(0, -100);
   await page.keyboard.up("Shift");

@@ -85,9 +85,13 @@ async function go(run: DeviceRun, pace: number | null): Promise<void> {
   for (let index = 0; index < run.steps && !isStopped(); index++) {
     const { seconds, trace } = run.step(index);
     owed += pace === null ? 0 : (seconds * 1000) / pace;
-    if (owed >= SHORTEST_WAIT) owed -= await waitFor(owed);
+    if (owed >= SHORTEST_WAIT) {
+      await tellDone();
+      owed -= await waitFor(owed);
+    }
     done.push({ index, seconds, trace });
-    if (isPaused() || performance.now() - toldAt >= TELL_EVERY) await tellDone();
+    if (performance.now() - toldAt < TELL_EVERY) continue;
+    await tellDone();
     await waitFor(0);
   }
   await tellDone();

@@ -58,7 +58,8 @@ export function Handle({ label, at, readout, nudge, children, onPull, onStep }: 
     const steps = Math.round((move.x - move.y) / nudge) || Math.sign(move.x - move.y);
     if (onStep) onStep(steps, `keys-${label}`);
     else {
-      const from = sentTo.current ?? at;
+      // A pull that changed nothing, against a limit for example, has sent it nowhere.
+      const from = (isCurrent ? null : sentTo.current) ?? at;
       sentTo.current = { x: from.x + move.x, y: from.y + move.y };
       onPull(sentTo.current, `keys-${label}`);
     }
